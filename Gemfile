@@ -1,0 +1,53 @@
+# frozen_string_literal: true
+
+source "https://rubygems.org"
+ruby ">= 3.1"
+
+# web
+gem "erubi", "~> 1.13"
+gem "puma", "~> 8.0"
+gem "rack", "~> 3.2"
+gem "rack-attack", "~> 6.7"
+gem "rack-protection", "~> 4.2"
+gem "rack-session", "~> 2.1"
+gem "rack-timeout", "~> 0.7"
+gem "sinatra", "~> 4.2"
+gem "zeitwerk", "~> 2.6.0"
+
+# data
+gem "activerecord", "~> 7.2.0", require: "active_record"
+gem "bcrypt", "~> 3.1"
+gem "json", "~> 2"
+gem "pg", "~> 1.5"
+gem "que", "~> 2.4"
+gem "rake", "~> 13.0"
+
+# app
+gem "csv", "~> 3.2"
+gem "diff-lcs", "~> 1.5"
+gem "i18n", "~> 1.14"
+gem "mail", "~> 2.8"
+gem "pagy", "~> 9.3"
+gem "pundit", "~> 2.5"
+gem "semantic_logger", "~> 4.16"
+gem "tzinfo", "~> 2.0"
+gem "tzinfo-data", "~> 1.2024"
+
+group :test do
+  gem "capybara", "~> 3.40"
+  gem "cuprite", "~> 0.17"
+  gem "database_cleaner-active_record", "~> 2.2"
+  gem "factory_bot", "~> 6.5"
+  gem "json_schemer", "~> 2.4"
+  gem "parallel_tests", "~> 4.9"
+  gem "rack-test", "~> 2.2"
+  gem "rspec", "~> 3.13"
+end
+
+group :lint do
+  gem "brakeman", "~> 7.0", require: false
+  gem "erb_lint", "~> 0.9", require: false
+  gem "rubocop", "~> 1.75", require: false
+  gem "rubocop-performance", "~> 1.25", require: false
+  gem "rubocop-rspec", "~> 3.6", require: false
+end

@@ -1,0 +1,20 @@
+# frozen_string_literal: true
+
+module App
+  module Actions
+    # Gives a member another role, or takes them out; a studio keeps a director.
+    class ChangeRole
+      def initialize(place, params)
+        @place = place
+        @role = params["role"].to_s
+      end
+
+      def run
+        return Result.no({ base: I18n.t("settings.last_director") }) if @place.last_director? && @role != "director"
+        return Result.ok(@place.destroy!) if @role == "remove"
+
+        @place.update(role: @role) ? Result.ok(@place) : Result.no({ base: I18n.t("team.which_role") })
+      end
+    end
+  end
+end

@@ -1,0 +1,24 @@
+# frozen_string_literal: true
+
+module App
+  module Actions
+    # The studio's name, time zone and care figures.
+    class ChangeSettings
+      FIGURES = { "warm_up" => 5..60, "cool_down" => 0..30, "max_continuous" => 20..120, "rest" => 5..60, "daily_minutes" => 30..720 }.freeze
+
+      def initialize(studio, params)
+        @studio = studio
+        @params = params
+      end
+
+      def run
+        figures = FIGURES.to_h { |name, _| [name, Integer(@params[name].to_s, exception: false)] }
+        bad = figures.reject { |name, value| value && FIGURES[name].cover?(value) && (value % 5).zero? }
+        return Result.no(bad.to_h { |name, _| [name.to_sym, I18n.t("settings.figure", min: FIGURES[name].min, max: FIGURES[name].max)] }) if bad.any?
+
+        @studio.assign_attributes(name: @params["name"].to_s.strip, time_zone: @params["time_zone"].to_s, settings: @studio.settings.merge(figures))
+        @studio.save ? Result.ok : Result.no(@studio.errors.to_hash.transform_values(&:first))
+      end
+    end
+  end
+end

@@ -1,0 +1,19 @@
+# frozen_string_literal: true
+
+module App
+  module Actions
+    # Keeps the whole piece as it is now, as the next revision.
+    class Revise
+      def initialize(piece, account)
+        @piece = piece
+        @account = account
+      end
+
+      def record(summary)
+        number = (@piece.revisions.maximum(:number) || 0) + 1
+        work = Formats::Piece::Writer.new(Records::Mapping::Works.load(Records::Piece.find(@piece.id))).to_h
+        @piece.revisions.create!(studio_id: @piece.studio_id, number:, account: @account, summary: summary[0, 200], work:, created_at: Clock.now)
+      end
+    end
+  end
+end

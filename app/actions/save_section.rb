@@ -1,0 +1,75 @@
+# frozen_string_literal: true
+
+module App
+  module Actions
+    # Saves a section's form. Only a director may hand it to another choreographer.
+    class SaveSection
+      def initialize(section, params, member)
+        @section = section
+        @piece = section.piece
+        @params = params
+        @member = member
+      end
+
+      def run
+        @section.with_lock do
+          next Result.no({ base: I18n.t("sections.conflict") }, :conflict) if @params["lock_version"].to_i != @section.lock_version
+
+          @section.assign_attributes(fields)
+          faults = errors
+          next Result.no(faults) if faults.any?
+
+          save
+        end
+      end
+
+      private
+
+      def fields
+        { name: @params["name"], fidelity: @params["fidelity"], method_preset: @params["method_preset"], time: @params["time"].presence || "normal",
+          difficulty: Float(@params["difficulty"].to_s, exception: false), minutes: @params["minutes"].presence, note: @params["note"].to_s,
+          bring: @params["bring"].to_s.strip, hazards: Array(@params["hazards"]) & Records::Section::HAZARDS, **teacher }
+      end
+
+      def teacher
+        return {} unless @member.director?
+
+        { choreographer: @section.studio.people.choreographers.find_by(id: @params["choreographer"].to_s[/\A\d+\z/]) }
+      end
+
+      def errors
+        @section.validate
+        found = @section.errors.to_hash.transform_values(&:first)
+        found[:name] ||= I18n.t("sections.same_name") if twin?
+        found.merge(length_errors)
+      end
+
+      def twin? = @piece.sections.where.not(id: @section.id).where("lower(name) = ?", @section.name.to_s.downcase).exists?
+
+      def length_errors
+        return { length: I18n.t("sections.length") } unless lengths && lengths.size.between?(1, 200) && lengths.all? { |n| n.between?(1, 64) }
+
+        written = Eights.new(@section).last_written
+        lengths.size < written ? { length: I18n.t("sections.written", eight: written) } : {}
+      end
+
+      def lengths = @lengths ||= Core::Piece::LengthText.parse(@params["length"].to_s)
+
+      def save
+        @section.save!
+        Eights.new(@section).resize(lengths)
+        set_parts
+        @piece.touch
+        Revise.new(@piece, @member.account).record("#{@section.name}: facts")
+        Result.ok(@section)
+      end
+
+      # Which groups dance it; those that stay keep their offsets.
+      def set_parts
+        wanted = @piece.groups.where(id: Array(@params["groups"]).grep(/\A\d+\z/)).pluck(:id)
+        @section.parts.where.not(group_id: wanted).delete_all
+        (wanted - @section.parts.pluck(:group_id)).each { |group_id| @section.parts.create!(studio_id: @section.studio_id, group_id:) }
+      end
+    end
+  end
+end

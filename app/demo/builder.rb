@@ -1,0 +1,88 @@
+# frozen_string_literal: true
+
+module App
+  module Demo
+    # Makes the demo studio anew, dated around a day. Touches nothing but that studio and its accounts.
+    class Builder
+      PASSWORD = "walk-right-in"
+      WEEKS = 5
+
+      def initialize(now)
+        @now = now
+      end
+
+      def run
+        Records::Studio.transaction do
+          clear
+          studio
+          team
+          rooms_and_rehearsals
+          wings = Wings.new(@studio, @director, @now, @monday).run
+          market
+          lanterns
+          wings
+        end
+      end
+
+      private
+
+      def clear
+        Records::Studio.connection.execute("SET LOCAL joinchain.clearing = 'on'")
+        Records::Studio.where(demo: true).delete_all
+        Records::Account.where("email LIKE ?", "%@#{World::DOMAIN}").delete_all
+      end
+
+      def studio
+        @studio = Records::Studio.create!(name: World::STUDIO, demo: true)
+        @monday = @studio.today(@now).beginning_of_week
+        World::CHOREOGRAPHERS.each { |name, (tape, initials)| @studio.people.create!(name:, tape:, initials:, dances: false, teaches: true, adult: true) }
+      end
+
+      def team
+        digest = BCrypt::Password.create(PASSWORD, cost: BCrypt::Engine::MIN_COST)
+        @director = member(World::DIRECTOR, "director", digest)
+        @studio.people.choreographers.each { |person| member(person.name, "choreographer", digest, person) }
+        member(World::ASSISTANT, "assistant", digest)
+      end
+
+      def member(name, role, digest, person = nil)
+        account = Records::Account.create!(name:, email: "#{name.split.first.downcase}@#{World::DOMAIN}", password_digest: digest)
+        @studio.memberships.create!(account:, role:, person:)
+        account
+      end
+
+      # Tuesdays and Saturdays, five weeks back and five ahead.
+      def rooms_and_rehearsals
+        rooms = World::ROOMS.map { |name, capacity, area| @studio.rooms.create!(name:, capacity:, area:) }
+        (-WEEKS...WEEKS).each do |week|
+          rehearsal(@monday + (week * 7) + 1, 17 * 60 + 30, 19 * 60 + 30, rooms)
+          rehearsal(@monday + (week * 7) + 5, 10 * 60, 13 * 60, rooms)
+        end
+      end
+
+      def rehearsal(date, from, to, rooms)
+        row = @studio.rehearsals.create!(date:, start_minute: from, end_minute: to)
+        rooms.each { |room| row.rehearsal_rooms.create!(studio: @studio, room:) }
+      end
+
+      # An adult class that is only just split: no music yet, no plan.
+      def market
+        piece = piece(World::MARKET, World::MARKET_LINES, @monday + 95)
+        World::MARKET_CAST.each { |name| Records::Casting.create!(studio: @studio, piece:, person: @studio.people.create!(name:, adult: true)) }
+      end
+
+      def lanterns
+        piece = piece(World::LANTERNS, World::LANTERNS_LINES, @monday - 240)
+        piece.update!(archived_at: @now - (200 * 86_400))
+      end
+
+      def piece(title, lines, show_date)
+        piece = @studio.pieces.create!(title:, show_date:)
+        Records::Track.create!(studio: @studio, piece:, tempo: [[1, 116]])
+        Actions::ApplyStructure.new(piece, Actions::ApplyStructure.read(@studio, lines)).run
+        Actions::Revise.new(piece, @director).record("piece begun")
+        piece
+      end
+    end
+  end
+end

@@ -1,0 +1,109 @@
+# frozen_string_literal: true
+
+module App
+  module Pages
+    # The build: the chain down the side, rehearsals across, learning as tape, joins as two rings between rows,
+    # chains and runs as bars over all rows they cover.
+    class Build
+      SIDE = 150
+      HEAD = 40
+      ROW = 38
+      WIDTH = 860
+
+      def initialize(page) = @page = page
+
+      def width = SIDE + (step * columns.size)
+      def height = HEAD + (ROW * links.size) + 6
+
+      def svg
+        inner = Tape.patterns(links.map { |link| @page.tape(link.section) }, "build") + past + grid + heads + rows + blocks + today
+        Svg.drawing(width, height, inner, label: I18n.t("build.label", links: links.size, rehearsals: columns.size), class: "build")
+      end
+
+      private
+
+      def links = @page.order.links
+      def columns = @columns ||= @page.rehearsals
+      def step = @step ||= ((WIDTH - SIDE) / [columns.size, 1].max.to_f).clamp(30, 90)
+      def x(rehearsal_id) = SIDE + (step * index.fetch(rehearsal_id))
+      def index = @index ||= columns.each_with_index.to_h { |rehearsal, i| [rehearsal.id, i] }
+      def y(row) = HEAD + (ROW * (row - 1))
+      def bottom = y(links.size + 1)
+
+      def past
+        count = columns.size - @page.open_rehearsals.size
+        count.zero? ? "" : Svg.tag(:rect, x: SIDE, y: HEAD, width: step * count, height: bottom - HEAD, class: "past")
+      end
+
+      def grid
+        across = (1..(links.size + 1)).map { |row| Svg.tag(:line, x1: 0, x2: width, y1: y(row), y2: y(row), class: "grid") }
+        down = columns.each_index.map { |i| Svg.tag(:line, x1: SIDE + (step * i), x2: SIDE + (step * i), y1: HEAD, y2: bottom, class: "grid") }
+        (across + down).join
+      end
+
+      def heads
+        month = nil
+        columns.each_with_index.map do |rehearsal, i|
+          date = rehearsal.date
+          label = date.day.to_s
+          named = month == date.month ? "" : Svg.text(date.strftime("%b"), x: SIDE + (step * i) + (step / 2), y: 14, text_anchor: "middle", class: "month")
+          month = date.month
+          named + Svg.text(label, x: SIDE + (step * i) + (step / 2), y: 31, text_anchor: "middle", class: "head")
+        end.join
+      end
+
+      def rows
+        links.map do |link|
+          top = y(link.index)
+          Svg.tag(:rect, x: 0, y: top + 5, width: 8, height: ROW - 10, fill: Tape.fill(@page.tape(link.section), "build")) +
+            Svg.text(link.name, x: 16, y: top + 23, class: "row-name") + echo(link, top)
+        end.join
+      end
+
+      def echo(link, top)
+        link.echo == :first ? "" : Svg.text(I18n.t("echo.marks.#{link.echo}"), x: SIDE - 8, y: top + 23, text_anchor: "end", class: "echo")
+      end
+
+      def blocks
+        shown = @page.slots.select { |slot| slot.work? && index.key?(slot.rehearsal_id) }
+        bars, others = shown.partition { |slot| %w[chain run].include?(slot.kind) }
+        others.map { |slot| block(slot) }.join + bars.group_by(&:rehearsal_id).values.flat_map { |same| same.each_with_index.map { |slot, i| bar(slot, i) } }.join
+      end
+
+      def block(slot)
+        return seam(slot) if slot.kind == "join"
+        return "" unless slot.from_link&.between?(1, links.size)
+
+        link = links[slot.from_link - 1]
+        share = (slot.minutes / 45.0).clamp(0.35, 1)
+        tall = (ROW - 10) * share
+        Svg.tag(:rect, Svg.title(tip(slot)), x: x(slot.rehearsal_id) + 3, y: y(link.index) + 5 + ((ROW - 10 - tall) / 2), width: (step * 0.62) - 3, height: tall,
+                                             fill: Tape.fill(@page.tape(link.section), "build"), class: "lesson")
+      end
+
+      def seam(slot)
+        return "" unless slot.to_link&.between?(2, links.size)
+
+        cx = x(slot.rehearsal_id) + (step * 0.34)
+        edge = y(slot.to_link)
+        Svg.tag(:g, Svg.title(tip(slot)) + Svg.tag(:circle, cx:, cy: edge - 3.5, r: 5.5, class: "seam") + Svg.tag(:circle, cx:, cy: edge + 3.5, r: 5.5, class: "seam"))
+      end
+
+      def bar(slot, order)
+        from = (slot.from_link || 1).clamp(1, links.size)
+        to = (slot.to_link || links.size).clamp(from, links.size)
+        wide = [step * 0.2, 9].min
+        left = x(slot.rehearsal_id) + (step * 0.7) + ((order % 2) * -(wide + 2))
+        Svg.tag(:rect, Svg.title(tip(slot)), x: left, y: y(from) + 4, width: wide, height: y(to + 1) - y(from) - 8, rx: wide / 2, class: slot.kind)
+      end
+
+      def tip(slot) = "#{Dates.day(slot.rehearsal.date)} #{Formats::Times.clock(slot.start_minute)}: #{slot.title}, #{slot.minutes} min"
+
+      def today
+        count = columns.size - @page.open_rehearsals.size
+        at = SIDE + (step * count)
+        Svg.tag(:line, x1: at, x2: at, y1: HEAD - 4, y2: bottom, class: "today") + Svg.text(I18n.t("build.today"), x: at + 4, y: bottom - 5, class: "today-label")
+      end
+    end
+  end
+end

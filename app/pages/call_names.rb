@@ -1,0 +1,25 @@
+# frozen_string_literal: true
+
+module App
+  module Pages
+    # A list of dancers said as people say it: "everyone", "Scouts, Nurses", or by name.
+    class CallNames
+      def initialize(piece) = @piece = piece
+
+      def of(ids)
+        return "" if ids.empty?
+
+        cast = Records::Mapping::Works.cast(@piece)
+        return I18n.t("calls.everyone", count: ids.size) if (cast.keys - ids).empty?
+
+        whole = @piece.groups.select { |group| members(cast, group).any? && (members(cast, group) - ids).empty? }
+        rest = ids - whole.flat_map { |group| members(cast, group) }
+        [*whole.map(&:name), *@piece.studio.people.where(id: rest).order(:name).pluck(:name)].join(", ")
+      end
+
+      private
+
+      def members(cast, group) = cast.select { |_, groups| groups.include?(group.id) }.keys
+    end
+  end
+end

@@ -1,0 +1,72 @@
+# frozen_string_literal: true
+
+module App
+  module Pages
+    # The call sheet of one rehearsal: slots, who is called and released when, what to review, cautions.
+    class CallSheet
+      Called = Struct.new(:person, :arrive, :first, :release, :waits, :early, keyword_init: true)
+      attr_reader :rehearsal, :member
+
+      def initialize(rehearsal, member, now)
+        @rehearsal = rehearsal
+        @member = member
+        @now = now
+      end
+
+      def title = I18n.t("calls.sheet", day: Dates.day(rehearsal.date))
+      def screen = :calls
+      def studio = member.studio
+      def rooms = @rooms ||= rehearsal.rooms.order(:id).to_a
+      def slots = @slots ||= Slots.standing(studio, [rehearsal]).includes(:room, slot_people: :person, plan: :piece).to_a
+      def pieces = slots.map { |slot| slot.plan.piece }.uniq
+      def people = slots.flat_map { |slot| slot.slot_people.map(&:person) }.uniq
+      def teachers(slot) = slot.slot_people.select { |called| called.role == "teacher" }.map { |called| called.person.name }
+      def away = studio.absences.includes(:person).where("from_date <= :d AND to_date >= :d", d: rehearsal.date).map { |absence| absence.person.name }.uniq.sort
+
+      def who(slot)
+        dancers = slot.slot_people.select { |called| called.role == "dancer" }.map(&:person_id)
+        CallNames.new(slot.plan.piece).of(dancers)
+      end
+
+      # Everybody called, by arrival and name; the same times are one line.
+      def calls
+        @calls ||= people.map { |person| call(person) }.sort_by { |c| [c.arrive, c.release, c.person.name] }
+      end
+
+      def call_groups = calls.group_by { |c| [c.arrive, c.release, c.early] }
+      def cautions = hazards.map { |hazard| [I18n.t("hazards.#{hazard}.name"), I18n.t("hazards.#{hazard}.care")] }
+      def bring = sections.map { |section| section.bring.empty? ? nil : "#{section.name}: #{section.bring}" }.compact
+      def starts = pieces.flat_map { |piece| piece_starts(piece) }
+
+      # Section names last taught in the rehearsal before this one.
+      def review
+        before = studio.rehearsals.standing.where(date: ...rehearsal.date).last or return []
+        Slots.standing(studio, [before]).where(kind: %w[learn difference join]).pluck(:title).uniq
+      end
+
+      private
+
+      def warm_up = slots.find { |slot| slot.kind == "warm_up" }
+
+      def call(person)
+        own = slots.select { |slot| slot.slot_people.any? { |called| called.person_id == person.id } }
+        work = own.select(&:work?)
+        first = (work.presence || own).map(&:start_minute).min
+        in_warm_up = own.any? { |slot| slot.kind == "warm_up" }
+        dances = own.any? { |slot| slot.slot_people.any? { |called| called.person_id == person.id && called.role == "dancer" } }
+        early = dances && !in_warm_up
+        arrive = in_warm_up ? own.map(&:start_minute).min : first - (early ? (warm_up&.minutes || 0) : 0)
+        finish = own.map(&:end_minute).max
+        Called.new(person:, arrive: [arrive, rehearsal.start_minute].max, first:, release: finish, early:, waits: finish - first - work.sum(&:minutes))
+      end
+
+      def sections = @sections ||= studio.sections.where(id: slots.flat_map(&:section_ids).uniq).order(:position).to_a
+      def hazards = sections.flat_map(&:hazards).uniq
+
+      def piece_starts(piece)
+        wanted = slots.select { |slot| slot.plan.piece_id == piece.id && slot.from_link }.map(&:from_link).uniq
+        Records::Mapping::Works.load(piece).order.start_points.select { |point| wanted.include?(point.link) && point.row == 1 }
+      end
+    end
+  end
+end

@@ -1,0 +1,17 @@
+# frozen_string_literal: true
+
+module App
+  module Pages
+    # One cell on a page of its own, for those who come without scripts.
+    class Cell < PiecePage
+      attr_reader :cell
+
+      def initialize(cell:, **rest)
+        super(**rest)
+        @cell = cell
+      end
+
+      def screen = :who_has_it
+    end
+  end
+end

@@ -1,0 +1,54 @@
+# frozen_string_literal: true
+
+module App
+  module Pages
+    # What in a piece waits for somebody: each with words and where to mend it.
+    class Decisions
+      def initialize(page)
+        @page = page
+        @piece = page.piece
+      end
+
+      # [[text, path], …], the most pressing first.
+      def all = [*structure, *nobody, *music, *plan, *gaps, *unplaced]
+
+      private
+
+      def structure
+        return [[I18n.t("decisions.no_links"), @page.path("/structure")]] if @page.order.links.empty?
+
+        @piece.castings.none? ? [[I18n.t("decisions.no_cast"), @page.path("/groups")]] : []
+      end
+
+      def nobody
+        @page.work.sections.select { |section| section.choreographer.nil? }.map { |section| [I18n.t("decisions.nobody", name: section.name), @page.path("/sections/#{section.id}")] }
+      end
+
+      def music = Core::Piece::MusicFit.new(@page.work).findings.first(2).map { |finding| [Wording.music(finding), @page.path("/music")] }
+
+      def plan
+        return [] if @page.order.links.empty? || @piece.castings.none?
+
+        plan = @piece.latest_plan or return [[I18n.t("decisions.no_plan"), @page.path("/plan")]]
+        short = plan.result.fetch("unplaced", []).sum { |task| task["minutes"] }
+        [(short.positive? ? I18n.t("decisions.short", minutes: short) : nil), (plan.published? ? nil : I18n.t("decisions.draft"))]
+          .compact.map { |text| [text, @page.path("/plan")] }
+      end
+
+      # Joins nobody was shown although both their links are being danced.
+      def gaps
+        Core::Learning::Coverage.new(@page.items, @page.progress).gaps.select { |line| line.item.kind == :join && danced?(line.item) }.first(3).map do |line|
+          [I18n.t("decisions.join_gap", name: line.item.name), @page.path("/who-has-it?at=#{line.item.links.first}j")]
+        end
+      end
+
+      def danced?(join)
+        join.links.any? do |index|
+          [index, index + 1].all? { |i| (item = @page.items.of_link(i)) && @page.items.dancers(item).any? { |who| @page.progress.rung(who, item.key) >= 3 } }
+        end
+      end
+
+      def unplaced = @page.work.unplaced.map { |section| [I18n.t("decisions.unplaced", name: section.name), @page.path("#order")] }
+    end
+  end
+end

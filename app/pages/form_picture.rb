@@ -1,0 +1,32 @@
+# frozen_string_literal: true
+
+module App
+  module Pages
+    # The music's own form over the links, on one axis of counts.
+    class FormPicture
+      WIDTH = 1224
+      def initialize(page) = @page = page
+
+      def any? = @page.work.track.form.any?
+
+      def svg
+        links = @page.order.links.map { |link| box(link.start_beat.to_f, link.link.beats.to_f, 36, 30, "link-box", link.name, Tape.fill(@page.tape(link.section), "form")) }
+        parts = @page.work.track.parts.map { |name, from, to| box(from.to_f, (to - from + 1).to_f, 4, 24, "part-box", name, nil) }
+        patterns = Tape.patterns(@page.order.links.map { |link| @page.tape(link.section) }, "form")
+        Svg.drawing(WIDTH, 70, patterns + parts.join + links.join, label: I18n.t("music.form_over_links"), class: "form-picture")
+      end
+
+      private
+
+      def scale = @scale ||= WIDTH / [@page.work.track.form.sum(&:last), @page.order.total_beats, 1].max.to_f
+
+      def box(from, counts, y, height, css, name, tape)
+        x = (from - 1) * scale
+        width = [(counts * scale) - 2, 1].max
+        strip = tape ? Svg.tag(:rect, x:, y:, width:, height: 5, fill: tape) : ""
+        label = width > name.length * 6.6 ? Svg.text(name, x: x + 6, y: y + height - 8, class: "box-name") : ""
+        Svg.tag(:g, Svg.title("#{name}, #{counts.to_i} counts") + Svg.tag(:rect, x:, y:, width:, height:, class: css) + strip + label)
+      end
+    end
+  end
+end

@@ -1,0 +1,44 @@
+# frozen_string_literal: true
+
+module App
+  module Pages
+    # What the layout prints around a page: title, the way about, account, flash.
+    class Frame
+      STUDIO = [[:home, "/"], [:people, "/people"], [:rehearsals, "/rehearsals"], [:calls, "/calls"], [:settings, "/settings"]].freeze
+      SCREENS = [[:share_out, ""], [:who_has_it, "/who-has-it"], [:plan, "/plan"], [:calls, "/calls"]].freeze
+      attr_reader :member, :account, :flash
+
+      def initialize(member:, account:, page:, path:, flash:, now:)
+        @member = member
+        @account = account
+        @page = page
+        @path = path
+        @flash = flash
+        @now = now
+      end
+
+      def title = [@page.title, studio_name, "Join Chain"].compact.uniq.join(" · ")
+      def studio_name = member&.studio&.name
+      def piece = @page.respond_to?(:piece) ? @page.piece : nil
+      def spine = @page.respond_to?(:spine) ? @page.spine : nil
+      def heading = piece ? piece.title : studio_name
+      def wide? = @page.respond_to?(:wide?) && @page.wide?
+
+      def countdown
+        days = piece && member && piece.days_to_show(member.studio.today(@now)) or return
+        return I18n.t("countdown.past", count: -days) if days.negative?
+
+        days.zero? ? I18n.t("countdown.today") : I18n.t("countdown.days", count: days)
+      end
+
+      # [[label, path, current?], …]
+      def ways
+        piece ? SCREENS.map { |key, tail| way(key, "/pieces/#{piece.id}#{tail}") } : STUDIO.map { |key, path| way(key, path) }
+      end
+
+      private
+
+      def way(key, path) = [I18n.t("ways.#{key}"), path, (@page.respond_to?(:screen) ? @page.screen : nil) == key]
+    end
+  end
+end

@@ -1,0 +1,23 @@
+# frozen_string_literal: true
+
+module App
+  module Pages
+    # The cast and its groups as one table.
+    class Groups < PiecePage
+      attr_reader :errors
+
+      def initialize(errors: {}, **rest)
+        super(**rest)
+        @errors = errors
+      end
+
+      def screen = :share_out
+      def groups = @groups ||= piece.groups.includes(:leader, :people).to_a
+      def dancers = @dancers ||= piece.studio.people.dancers.to_a
+      def cast = @cast ||= Records::Mapping::Works.cast(piece)
+      def in?(person, group) = cast.fetch(person.id, []).include?(group.id)
+      def cast?(person) = cast.key?(person.id)
+      def size(group) = cast.count { |_, groups| groups.include?(group.id) }
+    end
+  end
+end

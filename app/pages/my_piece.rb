@@ -1,0 +1,51 @@
+# frozen_string_literal: true
+
+module App
+  module Pages
+    # One piece as one dancer dances it.
+    class MyPiece
+      Place = Struct.new(:index, :name, :tape, :echo, :counts, :at, :ring, :word, :mine, keyword_init: true)
+
+      def initialize(piece, person, today)
+        @piece = piece
+        @person = person
+        @today = today
+        @work = Records::Mapping::Works.load(piece)
+        @items = Actions::Items.of(piece, @work)
+        @progress = Records::Mapping::Learnings.progress(piece, people: [person.id])
+        @tapes = piece.studio.people.where(teaches: true).pluck(:id, :tape).to_h
+      end
+
+      def title = @piece.title
+      def days = @piece.days_to_show(@today)
+      def groups = @piece.groups.joins(:group_members).where(group_members: { person_id: @person.id }).map(&:name)
+      def mine = @items.for(@person.id)
+      def have = mine.count { |item| @progress.learned?(@person.id, item.key) }
+
+      # What is not yet learned, in the order of the piece, at most eight.
+      def owed
+        mine.reject { |item| @progress.learned?(@person.id, item.key) }.first(8).map { |item| [name(item), ring(item), Ring.word(@progress.rung(@person.id, item.key))] }
+      end
+
+      def places
+        @work.order.links.map do |link|
+          item = @items.of_link(link.index)
+          Place.new(index: link.index, name: link.name, tape: @tapes[link.section.choreographer], echo: link.echo, counts: link.counts, at: Formats::Times.length(link.start_seconds),
+                    ring: ring(item), word: Ring.word(@progress.rung(@person.id, item.key)), mine: @items.dancers(item).include?(@person.id))
+        end
+      end
+
+      private
+
+      def ring(item) = Ring.classes(@progress.cell(@person.id, item.key), @progress.ladder, @today)
+
+      def name(item)
+        case item.kind
+        when :join then item.name
+        when :difference then I18n.t("tasks.difference", name: item.name)
+        else I18n.t("learning.#{item.kind}", default: item.name)
+        end
+      end
+    end
+  end
+end

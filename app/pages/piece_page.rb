@@ -1,0 +1,32 @@
+# frozen_string_literal: true
+
+module App
+  module Pages
+    # Root of all screens of a piece: the work, what there is to learn, and the spine on top.
+    class PiecePage
+      attr_reader :piece, :member, :now, :at
+
+      # at: what is picked on the spine, "3" a link, "3j" the join after it.
+      def initialize(piece:, member:, now:, at: nil)
+        @piece = piece
+        @member = member
+        @now = now
+        @at = at.to_s[/\A\d{1,3}j?\z/]
+      end
+
+      def title = piece.title
+      def today = now.to_date
+      def work = @work ||= Records::Mapping::Works.load(piece)
+      def order = @order ||= work.order
+      def items = @items ||= Actions::Items.of(piece, work)
+      def progress = @progress ||= Records::Mapping::Learnings.progress(piece)
+      def spine = @spine ||= Spine.new(self)
+      def director? = Policies::Piece.new(member, piece).direct?
+      def people = @people ||= piece.studio.people.index_by(&:id)
+      def teacher(id) = people[id]
+      def tape(section) = teacher(section.choreographer)&.tape
+      def path(tail = "") = "/pieces/#{piece.id}#{tail}"
+      def picked_link = (at && !at.end_with?("j") ? order.links[at.to_i - 1] : nil)
+    end
+  end
+end

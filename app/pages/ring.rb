@@ -1,0 +1,20 @@
+# frozen_string_literal: true
+
+module App
+  module Pages
+    # The ring of a cell: closes by a fifth a rung, filled once it counts as learned, broken when fading.
+    module Ring
+      module_function
+
+      def classes(cell, ladder, today)
+        found = ["r#{cell.rung}"]
+        found << "learned" if ladder.learned?(cell.rung)
+        found << "fading" if cell.rung >= 3 && %i[fading rusty].include?(cell.freshness(today))
+        found << "changed" if cell.changed
+        found.join(" ")
+      end
+
+      def word(rung) = I18n.t("rungs")[rung]
+    end
+  end
+end

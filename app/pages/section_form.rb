@@ -1,0 +1,48 @@
+# frozen_string_literal: true
+
+module App
+  module Pages
+    # One section: its facts, its groups, and where it is danced.
+    class SectionForm < PiecePage
+      attr_reader :section, :result
+
+      def initialize(section:, typed: nil, result: nil, **rest)
+        super(**rest)
+        @section = section
+        @typed = typed
+        @result = result
+      end
+
+      def title = "#{section.name} · #{piece.title}"
+      def screen = :share_out
+      def errors = result&.errors || {}
+      def conflict? = result&.value == :conflict
+      def edit? = Policies::Section.new(member, section).edit?
+      def core = @core ||= work.sections.find { |s| s.id == section.id }
+      def links = order.links.select { |link| link.section.id == section.id }
+      def breakdown = Core::Planning::Estimate.new(under_eleven: piece.studio.setting("under_eleven")).learn(core)
+      def choreographers = piece.studio.people.choreographers
+      def groups = piece.groups
+      def in_group?(group) = @typed ? Array(@typed["groups"]).include?(group.id.to_s) : core.groups.include?(group.id)
+      def hazard?(hazard) = @typed ? Array(@typed["hazards"]).include?(hazard) : section.hazards.include?(hazard)
+      def dancers = items.in_link(links.first.index).size if links.any?
+
+      def value(name)
+        return @typed[name].to_s if @typed
+        return Core::Piece::LengthText.render(core.rows.map(&:counts)) if name == "length"
+        return Svg.plain(section.difficulty.to_f) if name == "difficulty"
+
+        section.public_send(name == "choreographer" ? :choreographer_id : name).to_s
+      end
+
+      # [[field, here, saved], …] for what differs after a conflict.
+      def differences
+        mine = @typed
+        @typed = nil
+        %w[name length fidelity method_preset difficulty minutes note bring].map { |name| [name, mine[name].to_s, value(name)] }.reject { |_, a, b| a == b }
+      ensure
+        @typed = mine
+      end
+    end
+  end
+end

@@ -1,0 +1,57 @@
+# frozen_string_literal: true
+
+module App
+  module Pages
+    # What typed lines of structure mean: links with counts and times, totals, what is not understood.
+    class StructurePreview
+      Line = Struct.new(:index, :name, :echo, :length, :teacher, :from, :at, keyword_init: true)
+      attr_reader :structure
+
+      def self.of(studio, params)
+        piece = studio.pieces.find_by(id: params["piece"].to_s[/\A\d+\z/])
+        facts = Actions::PieceFacts.new(params)
+        track = Core::Music::Track.new(tempo: [[1, facts.bpm&.clamp(20, 400) || 120]], length_seconds: facts.length)
+        track = Records::Mapping::Works.load(piece).track if piece
+        new(Actions::ApplyStructure.read(studio, params["structure"], piece:), track)
+      end
+
+      def initialize(structure, track)
+        @structure = structure
+        @work = sketch(track)
+        @order = @work.order
+      end
+
+      def lines
+        @order.links.map do |link|
+          sketch = structure.sections[link.section.id]
+          Line.new(index: link.index, name: link.name, echo: link.echo, length: Core::Piece::LengthText.render(sketch.rows), teacher: sketch.teacher,
+                   from: link.start_count, at: Formats::Times.length(link.start_seconds))
+        end
+      end
+
+      def findings = structure.findings.sort_by(&:line).map { |finding| [Wording.structure(finding), Actions::ApplyStructure::BLOCKING.include?(finding.kind)] }
+      def music = Core::Piece::MusicFit.new(@work).findings.map { |finding| Wording.music(finding) }
+      def empty? = structure.links.empty? && structure.findings.empty?
+
+      def totals
+        I18n.t("structure.totals", links: structure.links.size, sections: structure.sections.size, counts: @order.total_counts,
+                                   eights: Pages.number(@order.total_counts / 8.0), length: Formats::Times.length(@order.length_seconds),
+                                   fresh: Pages.number(structure.new_counts / 8.0))
+      end
+
+      private
+
+      def sketch(track)
+        sections = structure.sections.each_with_index.map do |sketch, i|
+          Core::Piece::Section.new(id: i, name: sketch.name, rows: sketch.rows.map { |counts| Core::Piece::Row.new(counts:) })
+        end
+        links = structure.links.each_with_index.map { |link, i| Core::Piece::Link.new(section: sections[link.section], id: i, mirrored: link.mirrored, changes: changes(link, sections)) }
+        Core::Piece::Work.new(title: "", track:, sections:, links:)
+      end
+
+      def changes(link, sections)
+        Core::Piece::Changes.new(replace: link.changed.to_h { |n| [n, sections[link.section].rows[n - 1]] })
+      end
+    end
+  end
+end

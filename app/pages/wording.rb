@@ -1,0 +1,28 @@
+# frozen_string_literal: true
+
+module App
+  module Pages
+    # Findings of the core in words.
+    module Wording
+      module_function
+
+      def music(finding)
+        I18n.t("findings.music.#{finding.kind}", count: finding.count, amount: finding.amount.is_a?(Float) ? Formats::Times.tenth(finding.amount) : finding.amount, subject: finding.subject)
+      end
+
+      def structure(finding)
+        key = finding.hint && %i[new_teacher unknown_repeat].include?(finding.kind) ? "#{finding.kind}_hint" : finding.kind
+        I18n.t("findings.structure.#{key}", line: finding.line, subject: finding.subject, hint: finding.hint)
+      end
+    end
+
+    # 6.0 => "6", 6.5 => "6½", other fractions with one digit.
+    def self.number(value)
+      whole = value.floor
+      return whole.to_s if (value - whole).abs < 0.01
+      return "#{whole.zero? ? '' : whole}½" if (value - whole - 0.5).abs < 0.01
+
+      format("%.1f", value)
+    end
+  end
+end

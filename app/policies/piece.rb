@@ -1,0 +1,18 @@
+# frozen_string_literal: true
+
+module App
+  module Policies
+    # Who may do what to a piece.
+    class Piece
+      def initialize(member, piece)
+        @member = member
+        @piece = piece
+      end
+
+      def see? = @member.studio_id == @piece.studio_id
+      def direct? = see? && @member.director? && !@piece.archived?
+      def tick? = see? && !@piece.archived?
+      def archive? = see? && @member.director?
+    end
+  end
+end

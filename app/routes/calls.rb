@@ -1,0 +1,17 @@
+# frozen_string_literal: true
+
+module App
+  module Routes
+    # Call sheets, on the screen and on paper.
+    module Calls
+      def self.registered(app)
+        app.allow(:member, get: "/calls") { page :calls, Pages::Calls.new(member, local_now) }
+        app.allow(:member, get: "/pieces/:piece/calls") { page :calls, Pages::Calls.new(member, local_now, piece:) }
+        app.allow :member, get: "/rehearsals/:id/call-sheet" do
+          rehearsal = find(studio.rehearsals)
+          page :call_sheet, Pages::CallSheet.new(rehearsal, member, local_now), layout: params["print"] ? :paper : :layout, paper: params["print"]
+        end
+      end
+    end
+  end
+end

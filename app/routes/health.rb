@@ -1,0 +1,16 @@
+# frozen_string_literal: true
+
+module App
+  module Routes
+    # For whoever watches the machine: /up is this process, /ready is everything it needs.
+    module Health
+      def self.registered(app)
+        app.allow(:anyone, get: "/up") { "up\n" }
+        app.allow :anyone, get: "/ready" do
+          report = Actions::Readiness.new(Clock.now).report
+          json(report, report.values.all? ? 200 : 503)
+        end
+      end
+    end
+  end
+end

@@ -1,0 +1,70 @@
+# frozen_string_literal: true
+
+module App
+  module Routes
+    # Dancers and choreographers, when they can come, and their private links.
+    module People
+      def self.registered(app)
+        app.allow(:member, get: "/people") { page :people, Pages::People.new(member, today) }
+        app.allow :director, post: "/people" do
+          result = Actions::SavePerson.new(studio, studio.people.new, params).run
+          next page(:people, Pages::People.new(member, today, result), status: 422) unless result.ok?
+
+          say t("people.added", name: result.value.name)
+          redirect "/people"
+        end
+        app.allow(:member, get: "/people/:id") { page :person, Pages::Person.new(find(studio.people), member, today, link: session.delete("shown_link")) }
+        app.allow :director, post: "/people/:id" do
+          result = Actions::SavePerson.new(studio, find(studio.people), params).run
+          next page(:person, Pages::Person.new(result.value, member, today, errors: result.errors), status: 422) unless result.ok?
+
+          say t("people.saved", name: result.value.name)
+          redirect "/people/#{result.value.id}"
+        end
+        presence(app)
+        links(app)
+      end
+
+      def self.presence(app)
+        app.allow :director, :assistant, post: "/people/:id/absences" do
+          person = find(studio.people)
+          result = Actions::AddAbsence.new(person, params).run
+          next page(:person, Pages::Person.new(person, member, today, errors: result.errors, typed: params), status: 422) unless result.ok?
+
+          redirect "/people/#{person.id}#dates"
+        end
+        app.allow :director, :assistant, post: "/people/:id/absences/:absence/delete" do
+          person = find(studio.people)
+          find(person.absences, params["absence"]).destroy!
+          redirect "/people/#{person.id}#dates"
+        end
+        app.allow :director, :assistant, post: "/people/:id/visits" do
+          person = find(studio.people)
+          result = Actions::SetVisits.new(person, params["dates"]).run
+          say(result.ok? ? t("people.dates_saved") : result.errors[:dates])
+          redirect "/people/#{person.id}#dates"
+        end
+      end
+
+      def self.links(app)
+        app.allow :director, :assistant, post: "/people/:id/link" do
+          person = find(studio.people)
+          session["shown_link"] = Actions::RenewLink.new(person, Clock.now).run
+          redirect "/people/#{person.id}#link"
+        end
+        app.allow :director, :assistant, post: "/people/:id/link/revoke" do
+          person = find(studio.people)
+          person.person_links.live.update_all(revoked_at: Clock.now)
+          say t("people.link_revoked", name: person.name)
+          redirect "/people/#{person.id}#link"
+        end
+        app.allow :director, post: "/people/:id/archive" do
+          person = find(studio.people)
+          person.update!(archived_at: person.archived_at ? nil : Clock.now)
+          say t(person.archived_at ? "people.archived" : "people.back", name: person.name), undo: ("/people/#{person.id}/archive" if person.archived_at)
+          redirect "/people"
+        end
+      end
+    end
+  end
+end

@@ -1,0 +1,50 @@
+# frozen_string_literal: true
+
+module App
+  module Routes
+    # A new piece, its share-out, its music, putting it away.
+    module Pieces
+      def self.registered(app)
+        starting(app)
+        showing(app)
+        music(app)
+      end
+
+      def self.starting(app)
+        app.allow(:director, get: "/pieces/new") { page :piece_new, Pages::NewPiece.new(studio) }
+        app.allow :director, post: "/pieces/preview" do
+          headers "x-sequence" => params["sequence"].to_s[0, 12]
+          erb :"parts/structure_preview", layout: false, locals: { preview: Pages::StructurePreview.of(studio, params) }
+        end
+        app.allow :director, post: "/pieces" do
+          action = Actions::CreatePiece.new(member, params)
+          next page(:piece_new, Pages::NewPiece.new(studio, params, action.errors), status: 422) if action.errors.any?
+
+          once { "/pieces/#{action.run.id}" }
+        end
+      end
+
+      def self.showing(app)
+        app.allow(:member, get: "/pieces/:piece") { page :share_out, piece_page(Pages::ShareOut) }
+        app.allow :director, post: "/pieces/:piece/archive" do
+          permit Policies::Piece, piece, :archive?
+          piece.update!(archived_at: piece.archived? ? nil : Clock.now)
+          say t(piece.archived? ? "pieces.archived" : "pieces.back", title: piece.title), undo: ("/pieces/#{piece.id}/archive" if piece.archived?)
+          redirect "/"
+        end
+      end
+
+      def self.music(app)
+        app.allow(:member, get: "/pieces/:piece/music") { page :music, piece_page(Pages::Music) }
+        app.allow :director, post: "/pieces/:piece/music" do
+          permit Policies::Piece, piece, :direct?
+          result = Actions::SaveMusic.new(piece, params, account).run
+          next page(:music, piece_page(Pages::Music, typed: params, errors: result.errors), status: 422) unless result.ok?
+
+          say t("music.saved")
+          redirect "/pieces/#{piece.id}/music"
+        end
+      end
+    end
+  end
+end

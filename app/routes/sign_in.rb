@@ -1,0 +1,69 @@
+# frozen_string_literal: true
+
+module App
+  module Routes
+    # Signing in and out, the way back in, invitations, the demo's doors.
+    module SignIn
+      def self.registered(app)
+        doors(app)
+        lost_password(app)
+        invitations(app)
+      end
+
+      def self.doors(app)
+        app.allow(:anyone, get: "/sign-in") { page :sign_in, Pages::SignIn.new, layout: :plain }
+        app.allow :anyone, post: "/sign-in" do
+          result = Actions::SignIn.new(params["email"], params["password"], Clock.now).run
+          return page(:sign_in, Pages::SignIn.new(email: params["email"], error: result.errors[:base]), layout: :plain, status: 422) unless result.ok?
+
+          redirect sign_in(result.value) || "/"
+        end
+        app.allow :anyone, post: "/demo/enter" do
+          found = Pages::SignIn.demo_accounts.find { |account, _| account.id == number(params["account"]) } || halt(404)
+          sign_in(found.first)
+          redirect "/"
+        end
+        app.allow :account, post: "/sign-out" do
+          session.clear
+          redirect "/sign-in"
+        end
+        app.allow :account, post: "/sign-out-everywhere" do
+          account.sign_out_everywhere
+          session.clear
+          redirect "/sign-in"
+        end
+      end
+
+      def self.lost_password(app)
+        app.allow(:anyone, get: "/forgot") { page :forgot, Pages::Plain.new(title: t("sign_in.forgot")), layout: :plain, sent: false }
+        app.allow :anyone, post: "/forgot" do
+          Actions::ForgotPassword.new(params["email"], Clock.now).run
+          page :forgot, Pages::Plain.new(title: t("sign_in.forgot")), layout: :plain, sent: true
+        end
+        app.allow :anyone, get: "/reset/:token" do
+          open = Records::PasswordReset.by_token(params["token"])&.open?(Clock.now)
+          page :reset, Pages::Plain.new(title: t("sign_in.new_password")), layout: :plain, token: params["token"], error: (t("sign_in.link_used") unless open)
+        end
+        app.allow :anyone, post: "/reset/:token" do
+          result = Actions::ResetPassword.new(params["token"], params["password"], Clock.now).run
+          next redirect(sign_in(result.value) || "/") if result.ok?
+
+          page :reset, Pages::Plain.new(title: t("sign_in.new_password")), layout: :plain, status: 422, token: params["token"], error: result.errors.values.first
+        end
+      end
+
+      def self.invitations(app)
+        app.allow :anyone, get: "/invitation/:token" do
+          page :invitation, Pages::Invitation.new(params["token"], Clock.now), layout: :plain
+        end
+        app.allow :anyone, post: "/invitation/:token" do
+          result = Actions::AcceptInvitation.new(params["token"], params["name"], params["password"], Clock.now).run
+          next page(:invitation, Pages::Invitation.new(params["token"], Clock.now, name: params["name"], errors: result.errors), layout: :plain, status: 422) unless result.ok?
+
+          sign_in(result.value.account, studio: result.value.studio)
+          redirect "/"
+        end
+      end
+    end
+  end
+end

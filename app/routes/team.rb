@@ -1,0 +1,28 @@
+# frozen_string_literal: true
+
+module App
+  module Routes
+    # Who signs in to the studio: invitations, roles, the outbox.
+    module Team
+      def self.registered(app)
+        app.allow :director, post: "/invitations" do
+          result = Actions::Invite.new(studio, params, Clock.now).run
+          next page(:settings, Pages::StudioSettings.new(member, result.errors), status: 422) unless result.ok?
+
+          say t("team.invited", email: result.value.email)
+          redirect "/settings#team"
+        end
+        app.allow :director, post: "/memberships/:id" do
+          result = Actions::ChangeRole.new(find(studio.memberships), params).run
+          say(result.ok? ? t("team.changed") : result.errors[:base])
+          redirect "/settings#team"
+        end
+        app.allow(:director, get: "/outbox") { page :outbox, Pages::Outbox.new(studio) }
+        app.allow :director, get: "/outbox/:id.eml" do
+          path = File.join(Settings.files_dir, "outbox", "#{find(studio.mails).id}.eml")
+          File.file?(path) ? send_file(path, type: "message/rfc822", disposition: "attachment") : halt(404)
+        end
+      end
+    end
+  end
+end

@@ -1,0 +1,30 @@
+// Builds public/ from app/assets and the npm packages: fonts, scripts, one style sheet. Skips what is current.
+import { cpSync, existsSync, mkdirSync, readdirSync, statSync, writeFileSync } from "node:fs";
+import { execFileSync } from "node:child_process";
+import { join } from "node:path";
+
+const modules = "node_modules";
+const fonts = [
+  ["@fontsource-variable/bricolage-grotesque", "bricolage-grotesque-latin-wght-normal.woff2"],
+  ["@fontsource-variable/bricolage-grotesque", "bricolage-grotesque-latin-ext-wght-normal.woff2"],
+  ["@fontsource-variable/figtree", "figtree-latin-wght-normal.woff2"],
+  ["@fontsource-variable/figtree", "figtree-latin-ext-wght-normal.woff2"],
+];
+
+const filesUnder = (dir) =>
+  readdirSync(dir, { withFileTypes: true }).flatMap((entry) =>
+    entry.isDirectory() ? filesUnder(join(dir, entry.name)) : [join(dir, entry.name)]);
+const newest = (paths) => Math.max(...paths.map((path) => statSync(path).mtimeMs));
+const inputs = ["app/assets", "app/views", "app/pages"].flatMap(filesUnder).concat("package-lock.json", "config/assets.mjs");
+const stamp = "public/.built";
+
+if (existsSync(stamp) && statSync(stamp).mtimeMs > newest(inputs)) process.exit(0);
+console.log("· building styles and scripts");
+for (const dir of ["public/fonts", "public/scripts", "public/styles"]) mkdirSync(dir, { recursive: true });
+for (const [name, file] of fonts) cpSync(`${modules}/${name}/files/${file}`, `public/fonts/${file}`);
+for (const file of readdirSync("app/assets/scripts")) cpSync(`app/assets/scripts/${file}`, `public/scripts/${file}`);
+for (const file of readdirSync("app/assets/images")) cpSync(`app/assets/images/${file}`, `public/${file}`, { recursive: true });
+cpSync(`${modules}/@alpinejs/csp/dist/cdn.min.js`, "public/scripts/alpine.js");
+execFileSync(`${modules}/.bin/tailwindcss`, ["-i", "app/assets/styles/app.css", "-o", "public/styles/app.css", "--minify"],
+  { stdio: ["ignore", "ignore", "pipe"] });
+writeFileSync(stamp, new Date().toISOString());

@@ -1,0 +1,35 @@
+# frozen_string_literal: true
+
+ENV["APP_ENV"] ||= "development"
+ENV["RACK_ENV"] = ENV.fetch("APP_ENV")
+
+require "bundler/setup"
+require "fileutils"
+require "securerandom"
+require "logger"
+require "active_record"
+require "que"
+require "zeitwerk"
+require "i18n"
+require "tzinfo"
+require "bcrypt"
+require "semantic_logger"
+require_relative "../formats/formats"
+require_relative "settings"
+
+module Records; end
+module App; end
+
+LOADER = Zeitwerk::Loader.new
+LOADER.push_dir(File.expand_path("../records", __dir__), namespace: Records)
+LOADER.push_dir(File.expand_path("../app", __dir__), namespace: App)
+LOADER.ignore(File.expand_path("../app/views", __dir__), File.expand_path("../app/assets", __dir__))
+LOADER.setup
+
+I18n.load_path += Dir[File.expand_path("locales/*.yml", __dir__)]
+I18n.available_locales = [:en]
+I18n.enforce_available_locales = true
+
+Settings.check_production if Settings.production?
+require_relative "logging"
+require_relative "database"

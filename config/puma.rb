@@ -1,0 +1,9 @@
+# frozen_string_literal: true
+
+environment ENV.fetch("APP_ENV", "development")
+threads 2, Integer(ENV.fetch("WEB_THREADS", "5"))
+bind "tcp://#{ENV.fetch('BIND', '127.0.0.1')}:#{ENV.fetch('PORT', '9292')}"
+silence_single_worker_warning
+log_requests false
+quiet
+raise_exception_on_sigterm false

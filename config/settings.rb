@@ -1,0 +1,37 @@
+# frozen_string_literal: true
+
+# What comes from the environment, in one place.
+module Settings
+  NEEDED = %w[DATABASE_URL SESSION_SECRET APP_URL FILES_DIR].freeze
+  ROOT = File.expand_path("..", __dir__)
+
+  module_function
+
+  def environment = ENV.fetch("APP_ENV", "development")
+  def production? = environment == "production"
+  def test? = environment == "test"
+  def database_url = ENV.fetch("DATABASE_URL")
+  def app_url = ENV.fetch("APP_URL") { "http://127.0.0.1:#{ENV.fetch('PORT', '9292')}" }
+  def files_dir = ENV.fetch("FILES_DIR") { File.join(ROOT, "tmp", "files-#{environment}") }
+  def pool = Integer(ENV.fetch("DB_POOL", "12"))
+  def smtp = ENV["SMTP_URL"]
+
+  # At least 64 bytes; outside production one is made and kept in tmp/.
+  def session_secret
+    given = ENV["SESSION_SECRET"]
+    return given if given && given.bytesize >= 64
+    abort "SESSION_SECRET must have at least 64 characters" if production?
+
+    path = File.join(ROOT, "tmp", "session_secret")
+    File.write(path, SecureRandom.hex(48), perm: 0o600) unless File.size?(path)
+    File.read(path)
+  end
+
+  def check_production
+    missing = NEEDED.select { |name| ENV[name].to_s.empty? }
+    return if missing.empty?
+
+    abort "Join Chain does not start in production without: #{missing.join(', ')}.\n" \
+          "Set them in the environment; docs/deployment.md says what each is for."
+  end
+end

@@ -1,0 +1,60 @@
+# frozen_string_literal: true
+
+# The heart of Join Chain: what a group piece is, who has learned it, and how to rehearse it.
+# Standard library only. Clock, randomness and files come in as arguments.
+module Core; end
+
+require_relative "errors"
+require_relative "values/value"
+require_relative "values/interval"
+require_relative "values/bits"
+
+require_relative "music/tempo_map"
+require_relative "music/track"
+require_relative "music/start_point"
+
+require_relative "piece/row"
+require_relative "piece/part"
+require_relative "piece/section"
+require_relative "piece/changes"
+require_relative "piece/link"
+require_relative "piece/work"
+require_relative "piece/placed_link"
+require_relative "piece/running_order"
+require_relative "piece/music_fit"
+require_relative "piece/length_text"
+require_relative "piece/structure_line"
+require_relative "piece/structure_reader"
+require_relative "piece/structure_writer"
+
+require_relative "joins/edge"
+require_relative "joins/join"
+require_relative "joins/sequence"
+
+require_relative "learning/ladder"
+require_relative "learning/item"
+require_relative "learning/items"
+require_relative "learning/entry"
+require_relative "learning/cell"
+require_relative "learning/freshness"
+require_relative "learning/progress"
+require_relative "learning/coverage"
+require_relative "learning/longest_chains"
+
+require_relative "planning/estimate"
+require_relative "planning/load"
+require_relative "planning/care"
+require_relative "planning/task"
+require_relative "planning/window"
+require_relative "planning/problem"
+require_relative "planning/calendar"
+require_relative "planning/stretches"
+require_relative "planning/board"
+require_relative "planning/placement"
+require_relative "planning/plan"
+require_relative "planning/solver"
+require_relative "planning/reason"
+require_relative "planning/shortfall"
+require_relative "planning/reason_writer"
+require_relative "planning/call_order"
+require_relative "planning/schools/add_on"

@@ -1,0 +1,20 @@
+# frozen_string_literal: true
+
+module Core
+  module Joins
+    # One side of a join: the section as danced where it ends (or starts). Two edges with the same key have the
+    # same steps. An altered link has an edge of its own only when the change touches its last (or first) eight.
+    class Edge < Values::Value.of(:section_id, :mirrored, :own)
+      def self.leaving(link) = at(link, link.section.rows.size, link.danced.last)
+      def self.entering(link) = at(link, 1, link.danced.first)
+
+      def self.at(link, number, danced)
+        touched = danced.nil? || danced.changed || danced.origin != number
+        new(section_id: link.section.id, mirrored: link.mirrored, own: link.altered? && touched ? (link.id || link.object_id) : nil)
+      end
+      private_class_method :at
+
+      def key = "#{section_id}#{'m' if mirrored}#{"x#{own}" if own}"
+    end
+  end
+end

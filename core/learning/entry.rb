@@ -1,0 +1,19 @@
+# frozen_string_literal: true
+
+module Core
+  module Learning
+    # One line of the ledger. kind: taught, danced, signed_off, self_reported, clip_reviewed, corrected,
+    # changed, undone. day: a Date. undoes: id of the entry that an "undone" takes back.
+    class Entry < Values::Value.of(:id, :kind, :day, rung: 0, undoes: nil)
+      KINDS = %w[taught danced signed_off self_reported clip_reviewed corrected changed undone].freeze
+      # Kinds that lift the cell to their rung; the others only inform.
+      LIFTING = %w[taught danced signed_off clip_reviewed].freeze
+
+      private
+
+      def settle
+        raise ValueError.new("kind", "must be one of #{KINDS.join(', ')}, got #{kind.inspect}") unless KINDS.include?(kind)
+      end
+    end
+  end
+end

@@ -1,0 +1,13 @@
+# frozen_string_literal: true
+
+module Core
+  module Learning
+    # Something one can have or not: a section (s…), an altered link's difference (d…), a join (j…), the
+    # opening or the ending. links: indexes of the links where it is danced. counts: new counts to learn.
+    class Item < Values::Value.of(:kind, :key, :name, :links, counts: 0)
+      KINDS = %i[opening section difference join ending].freeze
+      OPENING = "o"
+      ENDING = "e"
+    end
+  end
+end

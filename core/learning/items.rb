@@ -1,0 +1,79 @@
+# frozen_string_literal: true
+
+module Core
+  module Learning
+    # What there is to learn in a work, and who has to.
+    # cast: {person id => [group ids]}. A section without parts is danced by the whole cast.
+    class Items
+      attr_reader :all, :columns
+
+      def initialize(work, cast: {})
+        @cast = cast
+        @links = work.order.links
+        @joins = Joins::Sequence.new(work.order).joins
+        @columns = build_columns.freeze
+        @all = @columns.uniq(&:key).freeze
+        @dancers = {}
+      end
+
+      # Items one person is in, in running order.
+      def for(person) = all.select { |item| dancers(item).include?(person) }
+
+      # Ids of those who dance an item.
+      def dancers(item) = @dancers[item.key] ||= who(item)
+
+      # Ids of those who dance a link (by index from 1).
+      def in_link(index) = in_section(@links[index - 1].section)
+
+      # The item whose state a link's place shows: the difference for an altered link, else its section.
+      def of_link(index) = columns.find { |item| %i[section difference].include?(item.kind) && item.links.include?(index) }
+
+      # The item of the join that leaves the link with this index, or nil after the last.
+      def of_join(index) = (join = @joins[index - 1]) && columns.find { |item| item.key == join.key }
+
+      private
+
+      def who(item)
+        sets = item.links.map { |index| in_link(index) }
+        item.kind == :join ? @joins.select { |join| join.key == item.key }.flat_map { |join| both(join) }.uniq : sets.reduce(:|) || []
+      end
+
+      def both(join) = in_section(join.leaving.section) & in_section(join.entering.section)
+
+      def in_section(section)
+        return @cast.keys if section.groups.empty?
+
+        @cast.select { |_, groups| groups.intersect?(section.groups) }.keys
+      end
+
+      def build_columns
+        return [] if @links.empty?
+
+        woven = @links.flat_map { |placed| [link_item(placed), join_item(@joins[placed.index - 1])].compact }
+        [edge_item(:opening, Item::OPENING, 1), *woven, edge_item(:ending, Item::ENDING, @links.size)]
+      end
+
+      def edge_item(kind, key, index) = Item.new(kind:, key:, name: kind.to_s, links: [index])
+
+      def link_item(placed)
+        return difference(placed) if placed.link.altered?
+
+        section = placed.section
+        same = @links.select { |other| other.section.id == section.id && !other.link.altered? }
+        Item.new(kind: :section, key: "s#{section.id}", name: section.name, links: same.map(&:index), counts: section.counts)
+      end
+
+      def difference(placed)
+        counts = placed.link.danced.select(&:changed).sum { |danced| danced.row.counts }
+        Item.new(kind: :difference, key: "d#{placed.link.id || placed.index}", name: placed.name, links: [placed.index], counts:)
+      end
+
+      def join_item(join)
+        return unless join
+
+        same = @joins.select { |other| other.key == join.key }
+        Item.new(kind: :join, key: join.key, name: join.name, links: same.map(&:index))
+      end
+    end
+  end
+end

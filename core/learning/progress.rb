@@ -1,0 +1,39 @@
+# frozen_string_literal: true
+
+module Core
+  module Learning
+    # Everybody's cells of one piece, to be read by planning and joins. cells: {[person id, item key] => Cell}.
+    class Progress
+      NONE = Cell.new
+      attr_reader :ladder
+
+      def initialize(cells = {}, ladder: Ladder::DEFAULT)
+        @cells = cells
+        @ladder = ladder
+      end
+
+      def cell(person, key) = @cells.fetch([person, key], NONE)
+      def rung(person, key) = cell(person, key).rung
+      def learned?(person, key) = ladder.learned?(rung(person, key))
+
+      # Share (0 to 1) of these people at a rung or above; 1.0 of nobody.
+      def share(people, key, at: ladder.learned_from)
+        return 1.0 if people.empty?
+
+        people.count { |person| rung(person, key) >= at }.fdiv(people.size)
+      end
+
+      # How far the whole thing is, 0 to 1: rungs climbed of those up to "learned", over people and items.
+      # items: Items
+      def total(items)
+        climbed = possible = 0
+        items.all.each do |item|
+          people = items.dancers(item)
+          possible += people.size * ladder.learned_from
+          climbed += people.sum { |person| [rung(person, item.key), ladder.learned_from].min }
+        end
+        possible.zero? ? 0.0 : climbed.fdiv(possible)
+      end
+    end
+  end
+end

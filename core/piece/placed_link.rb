@@ -1,0 +1,21 @@
+# frozen_string_literal: true
+
+module Core
+  module Piece
+    # A link with its place in the piece: index from 1, start_count and start_beat from 1.
+    class PlacedLink < Values::Value.of(:index, :link, :start_count, :start_beat, :start_seconds, :seconds, occurrence: 1, occurrences: 1)
+      def name = link.name
+      def section = link.section
+      def counts = link.counts
+      def end_count = start_count + counts - 1
+
+      # :first, :same, :mirrored or :altered: what its echo mark says.
+      def echo
+        return :altered if link.altered?
+        return :mirrored if link.mirrored
+
+        occurrence > 1 ? :same : :first
+      end
+    end
+  end
+end

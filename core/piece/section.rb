@@ -1,0 +1,31 @@
+# frozen_string_literal: true
+
+module Core
+  module Piece
+    # Choreographed material with one owner who teaches it. time: how a count relates to the music's beat.
+    # parts: empty when every group dances it as written.
+    class Section < Values::Value.of(:id, :name, choreographer: nil, rows: [].freeze, time: "normal", expected_counts: nil,
+                                     parts: [].freeze, hazards: [].freeze, difficulty: 1.0, method: "drill", minutes: nil)
+      # Beats of music per count.
+      BEATS = { "normal" => 1r, "half" => 2r, "double" => 1r / 2, "bar3" => 3r, "bar4" => 4r }.freeze
+
+      def counts = rows.sum(&:counts)
+      def beats_per_count = BEATS.fetch(time)
+
+      # Lines of eight, the currency of lengths: 6.5 for six eights and a 4.
+      def eights = counts / 8.0
+
+      # Ids of the groups that dance it; empty means everybody.
+      def groups = parts.map(&:group)
+
+      private
+
+      def settle
+        raise ValueError.new("section", "needs a name") if name.to_s.strip.empty?
+        return if BEATS.key?(time)
+
+        raise ValueError.new("section.time", "must be one of #{BEATS.keys.join(', ')}, got #{time.inspect}")
+      end
+    end
+  end
+end

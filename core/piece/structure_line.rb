@@ -1,0 +1,69 @@
+# frozen_string_literal: true
+
+module Core
+  module Piece
+    # One typed line of a piece's structure, taken apart: "Waggle Line again, other side".
+    # Parts are set off by commas, semicolons or tabs and may come in any order after the name.
+    class StructureLine
+      AGAIN = /\A(?:again|repeat(?:ed)?|once more|(?:second|third|fourth|2nd|3rd|4th) time)\z/i
+      MIRRORED = %r{\A(?:other side|mirrored|o/s|opposite side)\z}i
+      ALTERED = /\A(?:with changes|changes|different|altered)(?:\s*(?:in|on|to|at)?\s*(?:eights?)?\s*(?<rows>[\d\s,&–-]+))?\z/i
+      UNPLACED = /\A(?:not placed|unplaced|spare)\z/i
+      TAIL = %r{\s+(?:again|(?:again\s+)?(?:on\s+the\s+)?other\s+side|o/s)\z}i
+      private_constant :AGAIN, :MIRRORED, :ALTERED, :UNPLACED, :TAIL
+
+      attr_reader :number, :text, :name, :rows, :teacher, :changed
+
+      def initialize(number, text)
+        @number = number
+        @text = text.strip
+        @changed = nil
+        first, *rest = split
+        @name = take_tails(first.to_s.sub(/\A(?:[-*•]|\d{1,2}[.)])\s+/, ""))
+        rest.each { |part| take(part) }
+      end
+
+      def again? = @again || @mirrored || !changed.nil?
+      def mirrored? = !!@mirrored
+      def unplaced? = !!@unplaced
+
+      private
+
+      # "with changes in 4, 5" keeps its commas: a part that is only a number belongs to the one before.
+      def split
+        text.split(/\s*[,;\t]\s*/).reject(&:empty?).each_with_object([]) do |part, parts|
+          joins = parts.any? && part.match?(/\A\d{1,2}\z/) && parts.last.match?(/\A(?:with\s+)?changes.*\d\z/i)
+          joins ? parts[-1] = "#{parts.last}, #{part}" : parts << part
+        end
+      end
+
+      def take_tails(name)
+        while (tail = name[TAIL])
+          @again = true
+          @mirrored = true if tail.match?(%r{side|o/s}i)
+          name = name.delete_suffix(tail)
+        end
+        name.strip
+      end
+
+      def take(part)
+        case part
+        when AGAIN then @again = true
+        when MIRRORED then @mirrored = true
+        when UNPLACED then @unplaced = true
+        when ALTERED then @changed = numbers(Regexp.last_match[:rows])
+        else take_length_or_teacher(part)
+        end
+      end
+
+      def take_length_or_teacher(part)
+        rows = @rows ? nil : LengthText.parse(part)
+        rows ? @rows = rows : @teacher = [@teacher, part].compact.join(", ")
+      end
+
+      def numbers(text)
+        text.to_s.scan(/(\d{1,2})(?:\s*[–-]\s*(\d{1,2}))?/).flat_map { |a, b| (a.to_i..(b || a).to_i).to_a }
+      end
+    end
+  end
+end

@@ -1,0 +1,113 @@
+# frozen_string_literal: true
+
+require "did_you_mean"
+
+module Core
+  module Piece
+    # Reads a piece's structure from lines as a director types them:
+    #
+    #   Overwinter, 6 eights, Odalys
+    #   Waggle Line, 5 eights + 4, Mirela
+    #   Waggle Line again, other side
+    #   Waggle Line again, with changes in 4-5
+    #
+    # Nothing is refused: what is not understood becomes a finding with its line, and the rest still counts.
+    # Answers a Structure: sections (in order of first mention), links (each with the section's position),
+    # findings. teachers and sections: names already known, to match spelling against.
+    class StructureReader
+      MAX_LINES = 300
+      MAX_NAME = 60
+      Sketch = Struct.new(:name, :rows, :teacher, :line, keyword_init: true)
+      SketchLink = Struct.new(:section, :mirrored, :changed, :line, keyword_init: true)
+      Finding = Struct.new(:line, :kind, :subject, :hint, keyword_init: true)
+      Structure = Struct.new(:sections, :links, :findings, keyword_init: true) do
+        def total_counts = links.sum { |link| sections[link.section].rows.sum }
+        def new_counts = sections.sum { |section| section.rows.sum }
+      end
+
+      def initialize(text, teachers: [], lengths: {})
+        @lines = text.to_s.scrub("?").lines.map(&:strip)
+        @teachers = teachers.to_h { |name| [fold(name), name] }
+        @lengths = lengths.transform_keys { |name| fold(name) }
+        @sections = []
+        @links = []
+        @findings = []
+      end
+
+      def structure
+        filled = @lines.each_with_index.reject { |line, _| line.empty? }
+        note(filled[MAX_LINES].last + 1, :too_many_lines, MAX_LINES) if filled.size > MAX_LINES
+        filled.first(MAX_LINES).each { |line, i| read(StructureLine.new(i + 1, line)) }
+        Structure.new(sections: @sections, links: @links, findings: @findings)
+      end
+
+      private
+
+      def read(line)
+        return note(line.number, :no_name, line.text) if line.name.empty?
+        return note(line.number, :long_name, MAX_NAME) if line.name.length > MAX_NAME
+
+        at = @sections.index { |section| fold(section.name) == fold(line.name) }
+        at ? check_repeat(line, @sections[at]) : at = add(line)
+        @links << link(line, at) if at && !line.unplaced?
+      end
+
+      def add(line)
+        return note_unknown(line) if line.again? && !@lengths.key?(fold(line.name))
+
+        rows = line.rows || @lengths[fold(line.name)] || []
+        note(line.number, :no_length, line.name) if rows.empty?
+        @sections << Sketch.new(name: line.name, rows: check_rows(line, rows), teacher: teacher(line), line: line.number)
+        @sections.size - 1
+      end
+
+      def check_rows(line, rows)
+        return rows if rows.size <= 200 && rows.all? { |counts| counts.between?(1, Row::MAX) }
+
+        note(line.number, :odd_length, line.name)
+        rows.first(200).map { |counts| counts.clamp(1, Row::MAX) }
+      end
+
+      def check_repeat(line, section)
+        note(line.number, :other_length, section.name, LengthText.render(section.rows)) if line.rows && line.rows != section.rows
+        section.teacher ||= teacher(line)
+        return unless line.teacher && section.teacher && fold(teacher(line)) != fold(section.teacher)
+
+        note(line.number, :two_teachers, section.name, section.teacher)
+      end
+
+      def link(line, at)
+        changed = (line.changed || []).select { |row| row.between?(1, @sections[at].rows.size) }
+        lost = (line.changed || []) - changed
+        note(line.number, :no_such_eight, lost.first, @sections[at].rows.size) if lost.any?
+        note(line.number, :which_eights, line.name) if line.changed && line.changed.empty?
+        SketchLink.new(section: at, mirrored: line.mirrored?, changed: changed.uniq.sort, line: line.number)
+      end
+
+      def teacher(line)
+        return unless line.teacher
+
+        known = @teachers[fold(line.teacher)] || by_first_name(line.teacher)
+        note(line.number, :new_teacher, line.teacher, suggestion(line.teacher, @teachers.values)) unless known
+        @teachers[fold(line.teacher)] = line.teacher unless known
+        known || line.teacher
+      end
+
+      def by_first_name(name)
+        found = @teachers.values.select { |full| fold(full.split.first.to_s) == fold(name) }
+        found.first if found.size == 1
+      end
+
+      def note_unknown(line)
+        note(line.number, :unknown_repeat, line.name, suggestion(line.name, @sections.map(&:name)))
+        nil
+      end
+
+      def suggestion(name, among) = DidYouMean::SpellChecker.new(dictionary: among).correct(name).first
+
+      def note(line, kind, subject, hint = nil) = @findings << Finding.new(line:, kind:, subject:, hint:)
+
+      def fold(name) = name.to_s.unicode_normalize(:nfkc).downcase.gsub(/\s+/, " ").strip
+    end
+  end
+end

@@ -1,0 +1,18 @@
+# frozen_string_literal: true
+
+module Core
+  module Piece
+    # A whole group piece: its track, groups, sections (also unplaced ones) and links in running order.
+    # groups: [[id, name], …].
+    class Work < Values::Value.of(:title, track: Music::Track.new, groups: [].freeze, sections: [].freeze, links: [].freeze)
+      # Sections in no link: written, but not in the run.
+      def unplaced = sections.reject { |section| placed_ids.include?(section.id) }
+
+      def order = RunningOrder.new(self)
+
+      private
+
+      def placed_ids = links.map { |link| link.section.id }
+    end
+  end
+end

@@ -1,0 +1,51 @@
+# frozen_string_literal: true
+
+module Core
+  module Planning
+    # Who and which room is away on which step of which window, as sets of people (Values::Bits).
+    class Calendar
+      attr_reader :people, :index
+
+      def initialize(problem)
+        @problem = problem
+        @people = problem.people
+        @index = @people.each_with_index.to_h
+        @away = problem.unavailable.group_by { |entry| entry[:date] }
+      end
+
+      def bits(ids) = Values::Bits.of(ids.map { |id| index.fetch(id) })
+
+      # Steps (of the grid) in a window.
+      def steps(window) = window.minutes / @problem.grid
+
+      # For each step of the window, the set of people away.
+      def away(window)
+        sets = Array.new(steps(window), 0)
+        entries(window).each do |entry|
+          bit = 1 << (index[entry[:who]] || next)
+          covered(window, entry).each { |step| sets[step] |= bit }
+        end
+        sets
+      end
+
+      # For a room of the window, a whole number whose bits are the steps it is closed.
+      def closed(window, room) = Values::Bits.of(entries(window).select { |e| e[:who] == room }.flat_map { |e| covered(window, e).to_a }.uniq)
+
+      # Minutes a person has in a window.
+      def minutes(window, who)
+        gone = entries(window).select { |entry| entry[:who] == who }.flat_map { |entry| covered(window, entry).to_a }.uniq
+        (steps(window) - gone.size) * @problem.grid
+      end
+
+      private
+
+      def entries(window) = @away.fetch(window.date, [])
+
+      def covered(window, entry)
+        from = [(entry[:from] || 0) - window.start, 0].max / @problem.grid
+        to = ([(entry[:to] || 1440), window.end].min - window.start).fdiv(@problem.grid).ceil
+        from...[to, steps(window)].min
+      end
+    end
+  end
+end

@@ -1,0 +1,10 @@
+# frozen_string_literal: true
+
+module Core
+  module Planning
+    # A task (or a part of it) in a window: start and minutes are whole minutes after the window's start.
+    class Placement < Values::Value.of(:task, :window, :start, :minutes, :room)
+      def end = start + minutes
+    end
+  end
+end

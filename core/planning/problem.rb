@@ -1,0 +1,45 @@
+# frozen_string_literal: true
+
+module Core
+  module Planning
+    # Everything a rehearsal plan is made from. unavailable: [{who:, date:, from:, to:}], minutes of the day, nil for
+    # the whole day; who may be a room. done: {task id => minutes}. now: id of the first window still ahead.
+    # limits: [{who:, minutes_per_day:}].
+    class Problem < Values::Value.of(:windows, :tasks, grid: 5, min_part: 15, max_part: 60, max_continuous: 55, break_minutes: 5,
+                                     trip_cost: 30, dancers: [].freeze, choreographers: [].freeze, unavailable: [].freeze, limits: [].freeze,
+                                     show_date: nil, target_window: nil, plan: [].freeze, done: {}.freeze, now: nil)
+      def people = dancers | choreographers
+
+      # Windows that are not past.
+      def open_windows
+        from = windows.index { |window| window.id == now } || 0
+        windows.drop(from)
+      end
+
+      # Minutes of a task that are still to be placed.
+      def left(task) = [task.minutes - done.fetch(task.id, 0), 0].max
+
+      # Tasks in an order in which each comes after what it waits for, otherwise as given.
+      # Raises CircularTasks.
+      def in_order
+        by_id = tasks.to_h { |task| [task.id, task] }
+        state = {}
+        sorted = []
+        tasks.each { |task| visit(task, by_id, state, sorted) }
+        sorted
+      end
+
+      private
+
+      def visit(task, by_id, state, sorted)
+        return if state[task.id] == :done
+        raise CircularTasks, state.select { |_, s| s == :open }.keys if state[task.id] == :open
+
+        state[task.id] = :open
+        task.before.filter_map { |id| by_id[id] }.each { |earlier| visit(earlier, by_id, state, sorted) }
+        state[task.id] = :done
+        sorted << task
+      end
+    end
+  end
+end

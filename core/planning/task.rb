@@ -1,0 +1,16 @@
+# frozen_string_literal: true
+
+module Core
+  module Planning
+    # Something to rehearse. dancers, choreographers: ids of everybody who must be there the whole time.
+    # after: not before the end of these; after_window: in a strictly later rehearsal. A task with split may be
+    # spread over rehearsals, one part in each.
+    class Task < Values::Value.of(:id, :kind, :minutes, split: false, dancers: [].freeze, choreographers: [].freeze, sections: [].freeze,
+                                  after: [].freeze, after_window: [].freeze, links: nil, title: nil)
+      KINDS = %w[make learn difference join place chain clean run review catchup].freeze
+      def people = dancers | choreographers
+      def before = after | after_window
+      def run? = kind == "run"
+    end
+  end
+end

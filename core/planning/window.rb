@@ -1,0 +1,12 @@
+# frozen_string_literal: true
+
+module Core
+  module Planning
+    # One rehearsal's usable time: a date (ISO text), start and end in minutes of the day, rooms as
+    # [[id, capacity], …].
+    class Window < Values::Value.of(:id, :date, :start, :end, rooms: [].freeze)
+      def minutes = self.end - start
+      def span = Values::Interval.new(start, self.end)
+    end
+  end
+end

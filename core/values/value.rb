@@ -1,0 +1,46 @@
+# frozen_string_literal: true
+
+module Core
+  module Values
+    # Base of frozen values, equal by their declared fields.
+    # Value.of(:counts, text: "") declares a required and an optional field (with its default).
+    #
+    #   class Row < Values::Value.of(:counts, text: ""); end
+    #   Row.new(counts: 8) == Row.new(counts: 8, text: "")  # => true
+    class Value
+      def self.of(*required, **optional)
+        Class.new(self) do
+          const_set(:REQUIRED, required.freeze)
+          const_set(:DEFAULTS, optional.freeze)
+          const_set(:FIELDS, (required + optional.keys).freeze)
+          attr_reader(*self::FIELDS)
+        end
+      end
+
+      def initialize(**given)
+        given.each_key { |name| raise ArgumentError, "#{self.class}: unknown field #{name}" unless fields.include?(name) }
+        self.class::REQUIRED.each { |name| instance_variable_set(:"@#{name}", given.fetch(name)) }
+        self.class::DEFAULTS.each { |name, default| instance_variable_set(:"@#{name}", given.fetch(name, default)) }
+        settle
+        freeze
+      end
+
+      # The same value with some fields changed.
+      def with(**changes) = self.class.new(**to_h, **changes)
+
+      def to_h = fields.to_h { |name| [name, public_send(name)] }
+
+      def ==(other) = other.class == self.class && fields.all? { |name| public_send(name) == other.public_send(name) }
+      alias eql? ==
+
+      def hash = [self.class, *fields.map { |name| public_send(name) }].hash
+
+      private
+
+      # Subclasses check or normalise their fields here, before freezing.
+      def settle; end
+
+      def fields = self.class::FIELDS
+    end
+  end
+end

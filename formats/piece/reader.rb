@@ -1,0 +1,117 @@
+# frozen_string_literal: true
+
+module Formats
+  module Piece
+    # Reads and checks a piece-1 object.
+    class Reader
+      Score = Core::Piece
+      private_constant :Score
+
+      def initialize(data)
+        @report = Fields.report
+        @fields = Fields.new(data, "", @report)
+      end
+
+      def work
+        title = @fields.text("title", default: "")
+        track = self.track
+        groups = @fields.list("groups") { |group| [group.text("id"), group.text("name", default: group.text("id"))] }
+        sections = self.sections(groups.map(&:first))
+        links = self.links(sections.compact.to_h { |section| [section.id, section] })
+        @fields.close
+        @report.finish
+        [Score::Work.new(title:, track:, groups:, sections:, links:), @report.notes]
+      end
+
+      private
+
+      def track
+        @fields.object("track", default: Core::Music::Track.new) do |track|
+          tempo = track.list("tempo") { |t| [t.integer("from_count", min: 1), t.number("bpm", min: 20, max: 400)] }
+          form = track.list("form") { |part| [part.text("name"), part.integer("counts", min: 1)] }
+          length = track.number("length_seconds", min: 0, max: 36_000, default: nil)
+          attempt(track.path) do
+            Core::Music::Track.new(tempo: tempo.empty? ? [[1, 120]] : tempo, first_count_seconds: track.number("first_count_seconds", default: 0), length_seconds: length, form:)
+          end
+        end
+      end
+
+      def attempt(path)
+        yield if @report.faults.empty?
+      rescue Core::ValueError => e
+        @fields.fault("#{path}.#{e.path}".delete_prefix("."), e.message.delete_prefix("#{e.path}: "))
+        nil
+      end
+
+      def sections(groups)
+        sections = @fields.list("sections", default: Fields::MISSING) { |section| section(section, groups) }
+        ids = sections.compact.map(&:id)
+        ids.tally.each { |id, n| @fields.fault("sections", "the id #{id.inspect} is used #{n} times") if n > 1 }
+        sections
+      end
+
+      def section(fields, groups)
+        rows = fields.list("rows") { |row| row(row) }
+        parts = fields.list("parts") { |part| part(part, groups) }
+        values = { id: fields.text("id"), name: fields.text("name"), choreographer: fields.text("choreographer", default: nil),
+                   time: fields.choice("time", Score::Section::BEATS.keys, default: "normal"),
+                   expected_counts: fields.integer("expected_counts", default: nil), difficulty: fields.number("difficulty", min: 0.1, max: 5, default: 1.0),
+                   method: fields.text("method", default: "drill"), hazards: fields.texts("hazards"), minutes: fields.number("minutes", min: 1, max: 10_000, default: nil) }
+        fields.skip("entry", "exit")
+        attempt(fields.path) { Score::Section.new(**values, rows:, parts:) }
+      end
+
+      def row(fields)
+        Score::Row.new(counts: fields.integer("counts", min: 1, max: Score::Row::MAX, default: nil) || missing(fields), text: fields.text("text", default: ""),
+                       cue: fields.text("cue", default: ""), name: fields.text("name", default: ""))
+      end
+
+      def missing(fields)
+        fields.fault("#{fields.path}.counts", "must be given") unless fields.given?("counts")
+        1
+      end
+
+      def part(fields, groups)
+        group = fields.text("group")
+        fields.fault("#{fields.path}.group", "names #{group.inspect}, which is not in groups") unless groups.include?(group)
+        Score::Part.new(group:, offset: fields.integer("offset", max: 4096, default: 0), hold_before: fields.integer("hold_before", max: 4096, default: 0),
+                        hold_after: fields.integer("hold_after", max: 4096, default: 0))
+      end
+
+      def links(sections)
+        @fields.list("links") { |link| link(link, sections) }.compact
+      end
+
+      def link(fields, sections)
+        id = fields.text("section")
+        section = sections[id]
+        fields.fault("#{fields.path}.section", "names #{id.inspect}, which is not in sections") unless section
+        changes = changes(fields, section&.rows&.size || 10_000)
+        own = fields.text("id", default: nil)
+        section && Score::Link.new(section:, id: own, mirrored: fields.flag("mirrored"), changes:)
+      end
+
+      def changes(fields, size)
+        replace = keyed(fields, "replace", 1, size) { |item, path| fields.nested(item, path) { |row| row(row) } }
+        added = keyed(fields, "insert_after", 0, size) { |items, path| rows_at(fields, items, path) }
+        drop = fields.given?("drop") ? fields.integers("drop", min: 1, max: size) : []
+        Score::Changes.new(replace:, drop:, insert_after: added)
+      end
+
+      def keyed(fields, name, least, most)
+        fields.entries(name).filter_map do |key, item, path|
+          number = Integer(key, exception: false)
+          next fields.fault(path, "must be the number of an eight from #{least} to #{most}") && nil unless number&.between?(least, most)
+
+          [number, yield(item, path)]
+        end.to_h
+      end
+
+      def rows_at(fields, items, path)
+        return fields.fault(path, "must be a list") && [] unless items.is_a?(Array)
+
+        items.each_with_index.map { |item, i| fields.nested(item, "#{path}[#{i}]") { |row| row(row) } }
+      end
+    end
+  end
+end

@@ -1,0 +1,40 @@
+# frozen_string_literal: true
+
+module Formats
+  module Piece
+    # Writes a Core::Piece::Work as a piece-1 object.
+    class Writer
+      def initialize(work) = @work = work
+
+      def to_h
+        { "format" => NAME, "title" => @work.title, "track" => track, "groups" => @work.groups.map { |id, name| { "id" => id.to_s, "name" => name } },
+          "sections" => @work.sections.map { |section| section(section) }, "links" => @work.links.map { |link| link(link) } }
+      end
+
+      private
+
+      def track
+        track = @work.track
+        { "tempo" => track.tempo.map { |count, bpm| { "from_count" => count, "bpm" => bpm } }, "first_count_seconds" => track.first_count_seconds,
+          "length_seconds" => track.length_seconds, "form" => track.form.map { |name, counts| { "name" => name, "counts" => counts } } }.compact
+      end
+
+      def section(section)
+        { "id" => section.id.to_s, "name" => section.name, "choreographer" => section.choreographer&.to_s, "time" => section.time,
+          "expected_counts" => section.expected_counts, "rows" => section.rows.map { |row| row(row) }, "difficulty" => section.difficulty,
+          "method" => section.method, "minutes" => section.minutes, "hazards" => section.hazards,
+          "parts" => section.parts.map { |part| { **part.to_h.transform_keys(&:to_s), "group" => part.group.to_s } } }.compact
+      end
+
+      def row(row) = row.to_h.transform_keys(&:to_s).reject { |_, value| value == "" }
+
+      def link(link)
+        changes = link.changes
+        { "section" => link.section.id.to_s, "id" => link.id&.to_s, "mirrored" => link.mirrored || nil,
+          "replace" => changes.replace.to_h { |n, r| [n.to_s, row(r)] }, "drop" => changes.drop,
+          "insert_after" => changes.insert_after.to_h { |n, rows| [n.to_s, rows.map { |r| row(r) }] } }
+          .reject { |_, value| value.nil? || value == [] || value == {} }
+      end
+    end
+  end
+end

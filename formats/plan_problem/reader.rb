@@ -1,0 +1,120 @@
+# frozen_string_literal: true
+
+module Formats
+  module PlanProblem
+    # Reads and checks a plan-problem-1 object.
+    class Reader
+      Planning = Core::Planning
+      CLOCK = "a time of day like 18:30"
+      private_constant :Planning, :CLOCK
+
+      def initialize(data)
+        @report = Fields.report
+        @fields = Fields.new(data, "", @report)
+      end
+
+      def problem
+        read = everything
+        check(read) if @report.faults.empty?
+        @fields.close
+        @report.finish
+        [Planning::Problem.new(**read), @report.notes]
+      end
+
+      private
+
+      def everything
+        @fields.skip("title")
+        { **figures, dancers: @fields.ids("dancers"), choreographers: @fields.ids("choreographers"), windows:, tasks:, unavailable:,
+          limits:, plan: earlier, done:, now: @fields.text("now", default: nil) }
+      end
+
+      def figures
+        { grid: @fields.integer("grid", min: 1, max: 60, default: 5), min_part: @fields.integer("min_part", min: 1, default: 15),
+          max_part: @fields.integer("max_part", min: 1, default: 60), max_continuous: @fields.integer("max_continuous", min: 1, default: 55),
+          break_minutes: @fields.integer("break", min: 0, default: 5), trip_cost: @fields.integer("trip_cost", default: 30),
+          show_date: @fields.match("show_date", Times::DATE, "a date like 2027-05-01", default: nil),
+          target_window: @fields.text("target_window", default: nil) }
+      end
+
+      def windows
+        @fields.list("windows") do |window|
+          rooms = window.list("rooms") { |room| [room.text("id"), room.integer("capacity", max: 100_000)] }
+          Planning::Window.new(id: window.text("id"), date: window.match("date", Times::DATE, "a date like 2027-05-01"),
+                               start: clock(window, "start"), end: clock(window, "end"), rooms:)
+        end
+      end
+
+      def clock(fields, name, default: Fields::MISSING)
+        Times.minutes(fields.match(name, Times::CLOCK, CLOCK, default:))
+      end
+
+      def tasks
+        @fields.list("tasks") do |task|
+          task.skip("title", "links", "rows", "note")
+          Planning::Task.new(id: task.text("id"), kind: task.choice("kind", Planning::Task::KINDS), minutes: task.integer("minutes", min: 1, max: 100_000),
+                             split: task.flag("split"), dancers: task.texts("dancers"), choreographers: task.texts("choreographers"),
+                             sections: task.texts("sections"), after: task.texts("after"), after_window: task.texts("after_window"))
+        end
+      end
+
+      def unavailable
+        @fields.list("unavailable") do |entry|
+          { who: entry.text("who"), date: entry.match("date", Times::DATE, "a date like 2027-05-01"),
+            from: clock(entry, "from", default: nil), to: clock(entry, "to", default: nil) }
+        end
+      end
+
+      def limits = @fields.list("limits") { |limit| { who: limit.text("who"), minutes_per_day: limit.integer("minutes_per_day") } }
+
+      def earlier
+        @fields.list("plan") do |p|
+          Planning::Placement.new(task: p.text("task"), window: p.text("window"), start: p.integer("start"), minutes: p.integer("minutes"), room: p.text("room"))
+        end
+      end
+
+      def done = @fields.list("done") { |entry| [entry.text("task"), entry.integer("minutes")] }.to_h
+
+      def check(read)
+        unique("windows", read[:windows].map(&:id))
+        unique("tasks", read[:tasks].map(&:id))
+        check_grid(read)
+        check_windows(read)
+        read[:tasks].each_with_index { |task, i| check_task(task, i, read) }
+      end
+
+      def unique(name, ids)
+        ids.tally.each { |id, times| @fields.fault(name, "the id #{id.inspect} is used #{times} times") if times > 1 }
+      end
+
+      def check_grid(read)
+        %i[min_part max_part].each do |name|
+          @fields.fault(name.to_s, "must be a multiple of the grid (#{read[:grid]}), got #{read[name]}") unless (read[name] % read[:grid]).zero?
+        end
+      end
+
+      def check_windows(read)
+        read[:windows].each_with_index do |window, i|
+          @fields.fault("windows[#{i}].end", "must be after start") if window.end <= window.start
+          @fields.fault("windows[#{i}].end", "length must be a multiple of the grid (#{read[:grid]})") unless (window.minutes % read[:grid]).zero?
+        end
+        read[:windows].each_cons(2).with_index { |(a, b), i| check_sequence(a, b, i + 1) }
+      end
+
+      def check_sequence(earlier, later, index)
+        return if ([earlier.date, earlier.end] <=> [later.date, later.start]) <= 0
+
+        @fields.fault("windows[#{index}]", "must come after the one before, in time order and without overlap")
+      end
+
+      def check_task(task, index, read)
+        @fields.fault("tasks[#{index}].minutes", "must be a multiple of the grid (#{read[:grid]}), got #{task.minutes}") unless (task.minutes % read[:grid]).zero?
+        strangers(task.dancers - read[:dancers], "tasks[#{index}].dancers")
+        strangers(task.choreographers - read[:choreographers], "tasks[#{index}].choreographers")
+        strangers(task.before - read[:tasks].map(&:id), "tasks[#{index}].after")
+      end
+
+      def strangers(ids, where) = ids.each { |id| @fields.fault(where, "names #{id.inspect}, which is not in the file") }
+    end
+  end
+end

@@ -1,0 +1,42 @@
+# frozen_string_literal: true
+
+module Formats
+  module PlanProblem
+    # Writes a Core::Planning::Problem as a plan-problem-1 object.
+    class Writer
+      def initialize(problem) = @problem = problem
+
+      def to_h
+        { "format" => NAME, **figures, "dancers" => @problem.dancers, "choreographers" => @problem.choreographers,
+          "windows" => @problem.windows.map { |w| window(w) }, "unavailable" => @problem.unavailable.map { |u| away(u) },
+          "tasks" => @problem.tasks.map { |t| task(t) }, "limits" => @problem.limits.map { |l| l.transform_keys(&:to_s) },
+          "plan" => @problem.plan.map { |p| p.to_h.transform_keys(&:to_s) },
+          "done" => @problem.done.map { |id, minutes| { "task" => id, "minutes" => minutes } } }
+      end
+
+      private
+
+      def figures
+        { "grid" => @problem.grid, "min_part" => @problem.min_part, "max_part" => @problem.max_part, "max_continuous" => @problem.max_continuous,
+          "break" => @problem.break_minutes, "trip_cost" => @problem.trip_cost, "show_date" => @problem.show_date,
+          "target_window" => @problem.target_window, "now" => @problem.now }.compact
+      end
+
+      def window(window)
+        { "id" => window.id, "date" => window.date, "start" => Times.clock(window.start), "end" => Times.clock(window.end),
+          "rooms" => window.rooms.map { |id, capacity| { "id" => id, "capacity" => capacity } } }
+      end
+
+      def away(entry)
+        { "who" => entry[:who], "date" => entry[:date], "from" => clock(entry[:from]), "to" => clock(entry[:to]) }.compact
+      end
+
+      def clock(minutes) = minutes && Times.clock(minutes)
+
+      def task(task)
+        { "id" => task.id, "kind" => task.kind, "minutes" => task.minutes, "split" => task.split, "dancers" => task.dancers,
+          "choreographers" => task.choreographers, "sections" => task.sections.map(&:to_s), "after" => task.after, "after_window" => task.after_window }
+      end
+    end
+  end
+end

@@ -1,0 +1,25 @@
+# frozen_string_literal: true
+
+module Formats
+  # plan-result-1: a plan as the solver answers it (docs/formats/plan-result-1.schema.json).
+  module PlanResult
+    NAME = "plan-result-1"
+
+    # Core::Planning::Plan => JSON text. seconds: how long it took, measured outside the core.
+    def self.render(plan, seconds:, names: {})
+      writer = Core::Planning::ReasonWriter.new(names)
+      JSON.pretty_generate(
+        "format" => NAME, "feasible" => plan.complete?, "complete" => plan.complete?, "ready_window" => plan.ready_window,
+        "unplaced_minutes" => plan.unplaced_minutes, "cost" => plan.cost, "plan" => plan.placements.map { |p| p.to_h.transform_keys(&:to_s) },
+        "calls" => plan.calls.map { |c| c.to_h.transform_keys(&:to_s) }, "reasons" => plan.reasons.map { |r| reason(r, writer) },
+        "seed" => plan.seed, "iterations" => plan.iterations, "seconds" => seconds.round(4)
+      )
+    end
+
+    def self.reason(reason, writer)
+      { "type" => reason.type.to_s, "who" => reason.who, "need" => reason.need, "have" => reason.have, "short" => reason.short,
+        "tasks" => reason.tasks, "windows" => reason.windows, "text" => writer.text(reason) }
+    end
+    private_class_method :reason
+  end
+end

@@ -1,0 +1,15 @@
+# frozen_string_literal: true
+
+module Records
+  # One line of the learning log. Append-only: the database refuses to change or delete one.
+  class LedgerEntry < Base
+    belongs_to :studio
+    belongs_to :piece
+    belongs_to :person
+    belongs_to :account, optional: true
+    validates :kind, inclusion: { in: Core::Learning::Entry::KINDS }
+    validates :note, length: { maximum: 300 }
+
+    def self.for_cell(person_id, item_key) = where(person_id:, item_key:).order(:id)
+  end
+end

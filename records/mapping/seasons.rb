@@ -1,0 +1,102 @@
+# frozen_string_literal: true
+
+module Records
+  module Mapping
+    # A studio's rehearsals, absences and other pieces' slots => what Core::Planning needs. Windows are rehearsals less
+    # warm-up and cool-down; ids are texts: w12, p7, r3.
+    class Seasons
+      Planning = Core::Planning
+      GRID = 5
+      private_constant :Planning
+
+      # now: the studio's local time; rehearsals that have begun are past.
+      def initialize(piece, now:, care: nil)
+        @piece = piece
+        @studio = piece.studio
+        @now = now
+        @care = care || Seasons.care(@studio)
+      end
+
+      def self.care(studio)
+        Planning::Care.new(warm_up: studio.setting("warm_up"), cool_down: studio.setting("cool_down"),
+                           max_continuous: studio.setting("max_continuous"), rest: studio.setting("rest"))
+      end
+
+      def self.person(id) = "p#{id}"
+
+      def rehearsals
+        @rehearsals ||= @studio.rehearsals.standing.includes(:rooms).where(rehearsals: { date: ..(@piece.show_date || (@now.to_date + 365)) })
+                               .select { |rehearsal| rehearsal.rooms.any? }
+      end
+
+      # Rehearsals still ahead.
+      def open = rehearsals.reject { |rehearsal| past?(rehearsal) }
+
+      # tasks: [Core::Planning::Task] whose people are row ids; answers the Problem with text ids.
+      def problem(tasks, hazards: [])
+        named = tasks.map { |task| task.with(dancers: ids(task.dancers), choreographers: ids(task.choreographers)) }
+        windows = open.map { |rehearsal| window(rehearsal, hazards) }
+        Planning::Problem.new(windows: windows.select { |w| w.minutes >= GRID }, tasks: named, grid: GRID, max_continuous: @care.max_continuous,
+                              break_minutes: @care.rest, dancers: named.flat_map(&:dancers).uniq.sort,
+                              choreographers: named.flat_map(&:choreographers).uniq.sort, unavailable: unavailable,
+                              limits: limits(named), show_date: @piece.show_date&.iso8601)
+      end
+
+      private
+
+      def ids(people) = people.map { |id| Seasons.person(id) }
+
+      def past?(rehearsal)
+        ([rehearsal.date, rehearsal.start_minute] <=> [@now.to_date, (@now.hour * 60) + @now.min]) <= 0
+      end
+
+      def window(rehearsal, hazards)
+        from = rehearsal.start_minute + @care.warm_up_for(hazards)
+        to = rehearsal.end_minute - @care.cool_down
+        to -= (to - from) % GRID
+        Planning::Window.new(id: "w#{rehearsal.id}", date: rehearsal.date.iso8601, start: from, end: [to, from].max,
+                             rooms: rehearsal.rooms.sort_by(&:id).map { |room| ["r#{room.id}", room.capacity] })
+      end
+
+      def unavailable = [*absences, *visiting, *elsewhere]
+
+      def absences
+        dates = open.map(&:date).uniq
+        @studio.absences.flat_map do |absence|
+          dates.select { |date| date.between?(absence.from_date, absence.to_date) }
+               .map { |date| away(Seasons.person(absence.person_id), date, absence.from_minute, absence.to_minute) }
+        end
+      end
+
+      def away(who, date, from = nil, to = nil) = { who:, date: date.iso8601, from:, to: }
+
+      # Choreographers who named dates can come on these only.
+      def visiting
+        dates = open.map(&:date).uniq
+        @studio.visits.pluck(:person_id, :date).group_by(&:first).flat_map do |person, rows|
+          (dates - rows.map(&:last)).map { |date| away(Seasons.person(person), date) }
+        end
+      end
+
+      # Slots that other pieces' standing plans hold: their people and their room.
+      def elsewhere
+        plans = @studio.plans.where(replaced_at: nil).where.not(piece_id: @piece.id).where.not(published_at: nil).pluck(:id)
+        slots = @studio.slots.where(plan_id: plans, rehearsal_id: open.map(&:id)).includes(:slot_people, :rehearsal)
+        slots.flat_map { |slot| taken(slot) }
+      end
+
+      def taken(slot)
+        who = slot.slot_people.map { |called| Seasons.person(called.person_id) }
+        who << "r#{slot.room_id}" if slot.room_id
+        who.map { |id| away(id, slot.rehearsal.date, slot.start_minute, slot.end_minute) }
+      end
+
+      # Minors have a daily limit, a setting of the studio.
+      def limits(tasks)
+        asked = tasks.flat_map(&:dancers).uniq
+        @studio.people.where(adult: false).pluck(:id).map { |id| Seasons.person(id) }.select { |id| asked.include?(id) }
+               .map { |who| { who:, minutes_per_day: @studio.setting("daily_minutes") } }
+      end
+    end
+  end
+end

@@ -1,0 +1,79 @@
+# frozen_string_literal: true
+
+module Records
+  module Mapping
+    # A piece's rows <-> Core::Piece::Work.
+    class Works
+      Score = Core::Piece
+      private_constant :Score
+
+      # Records::Piece => Core::Piece::Work, in one query a table.
+      def self.load(piece) = new(piece).work
+
+      # Who dances in which groups: {person id => [group ids]}, everybody cast included.
+      def self.cast(piece)
+        cast = piece.castings.pluck(:person_id).to_h { |id| [id, []] }
+        GroupMember.where(studio_id: piece.studio_id, group_id: piece.groups.map(&:id)).pluck(:person_id, :group_id).each do |person, group|
+          cast[person] << group if cast.key?(person)
+        end
+        cast
+      end
+
+      def self.changes(made)
+        Score::Changes.new(replace: (made["replace"] || {}).to_h { |n, row| [n.to_i, row(row)] }, drop: (made["drop"] || []).map(&:to_i),
+                           insert_after: (made["insert_after"] || {}).to_h { |n, rows| [n.to_i, rows.map { |row| row(row) }] })
+      end
+
+      def self.row(data) = Score::Row.new(counts: data["counts"].to_i, text: data["text"].to_s, cue: data["cue"].to_s, name: data["name"].to_s)
+
+      # Core changes => what the column keeps.
+      def self.made(changes)
+        { "replace" => changes.replace.to_h { |n, row| [n.to_s, plain(row)] }, "drop" => changes.drop,
+          "insert_after" => changes.insert_after.to_h { |n, rows| [n.to_s, rows.map { |row| plain(row) }] } }.reject { |_, value| value.empty? }
+      end
+
+      def self.plain(row) = row.to_h.transform_keys(&:to_s)
+
+      def initialize(piece) = @piece = piece
+
+      def work
+        sections = @piece.sections.to_a
+        built = sections.to_h { |section| [section.id, section(section)] }
+        Score::Work.new(title: @piece.title, track: track, groups: @piece.groups.map { |group| [group.id, group.name] },
+                        sections: built.values, links: @piece.links.map { |link| link(link, built) })
+      end
+
+      private
+
+      def track
+        track = @piece.track or return Core::Music::Track.new
+        Core::Music::Track.new(tempo: track.tempo, first_count_seconds: track.first_count_seconds.to_f,
+                               length_seconds: track.length_seconds&.to_f, form: track.form)
+      end
+
+      def section(section)
+        Score::Section.new(id: section.id, name: section.name, choreographer: section.choreographer_id, time: section.time,
+                           rows: eights.fetch(section.id, []), parts: parts.fetch(section.id, []), hazards: section.hazards,
+                           difficulty: section.difficulty.to_f, method: section.method_preset, minutes: section.minutes,
+                           expected_counts: section.expected_counts)
+      end
+
+      def link(link, sections)
+        Score::Link.new(section: sections.fetch(link.section_id), id: link.id, mirrored: link.mirrored, changes: Works.changes(link.changes_made))
+      end
+
+      def eights
+        @eights ||= Eight.where(studio_id: @piece.studio_id, section_id: @piece.sections.map(&:id)).order(:section_id, :position)
+                         .pluck(:section_id, :counts, :text, :cue, :name).group_by(&:first)
+                         .transform_values { |rows| rows.map { |_, counts, text, cue, name| Score::Row.new(counts:, text:, cue:, name:) } }
+      end
+
+      def parts
+        @parts ||= Part.where(studio_id: @piece.studio_id, section_id: @piece.sections.map(&:id)).order(:id).group_by(&:section_id)
+                       .transform_values { |rows| rows.map { |row| part(row) } }
+      end
+
+      def part(row) = Score::Part.new(group: row.group_id, offset: row.start_offset, hold_before: row.hold_before, hold_after: row.hold_after)
+    end
+  end
+end

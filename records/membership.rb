@@ -1,0 +1,16 @@
+# frozen_string_literal: true
+
+module Records
+  # An account's place in a studio. person: the choreographer or assistant it is, if any.
+  class Membership < Base
+    ROLES = %w[director choreographer assistant].freeze
+
+    belongs_to :studio
+    belongs_to :account
+    belongs_to :person, optional: true
+    validates :role, inclusion: { in: ROLES }
+
+    def director? = role == "director"
+    def last_director? = director? && studio.memberships.where(role: "director").count == 1
+  end
+end

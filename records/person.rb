@@ -1,0 +1,27 @@
+# frozen_string_literal: true
+
+module Records
+  # A dancer, a choreographer, or both. No birth date, address or picture is kept.
+  class Person < Base
+    TAPES = 12
+
+    belongs_to :studio
+    has_many :absences
+    has_many :visits
+    has_many :person_links
+    has_many :group_members
+    has_many :groups, through: :group_members
+    has_many :castings
+
+    normalizes :name, with: ->(name) { name.to_s.gsub(/\s+/, " ").strip }
+    validates :name, presence: true, length: { maximum: 80 }
+    validates :tape, inclusion: { in: 1..TAPES }, allow_nil: true
+
+    scope :present, -> { where(archived_at: nil) }
+    scope :dancers, -> { present.where(dances: true).order(:name) }
+    scope :choreographers, -> { present.where(teaches: true).order(:id) }
+
+    def first_name = name.split.first
+    def short = initials.presence || name.split.first(2).map { |word| word[0] }.join.upcase
+  end
+end

@@ -1,0 +1,30 @@
+# frozen_string_literal: true
+
+module Records
+  # A group piece. Its structure is read and written through Mapping::Works.
+  class Piece < Base
+    DEFAULTS = { "learned_from" => 4, "full_runs" => 5, "ready_share" => 0.85, "school" => "add_on" }.freeze
+
+    belongs_to :studio
+    has_one :track
+    has_many :sections, -> { order(:position) }
+    has_many :links, -> { order(:position) }
+    has_many :groups, -> { order(:number) }
+    has_many :castings
+    has_many :people, through: :castings
+    has_many :plans
+    has_many :revisions
+    has_many :ledger_entries
+    has_many :learning_states
+
+    normalizes :title, with: ->(title) { title.to_s.gsub(/\s+/, " ").strip }
+    validates :title, presence: true, length: { maximum: 80 }
+    scope :running, -> { where(archived_at: nil) }
+
+    def setting(name) = settings.fetch(name, DEFAULTS.fetch(name))
+    def archived? = !archived_at.nil?
+    def published_plan = plans.where.not(published_at: nil).where(replaced_at: nil).order(:number).last
+    def latest_plan = plans.order(:number).last
+    def days_to_show(today) = show_date && (show_date - today).to_i
+  end
+end

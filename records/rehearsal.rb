@@ -1,0 +1,24 @@
+# frozen_string_literal: true
+
+module Records
+  # A rehearsal of the studio: local date and minutes of the day. Shared by all pieces.
+  class Rehearsal < Base
+    belongs_to :studio
+    has_many :rehearsal_rooms
+    has_many :rooms, through: :rehearsal_rooms
+    has_many :slots
+    validates :date, presence: true
+    validates :start_minute, numericality: { only_integer: true, in: 0..1435 }
+    validates :end_minute, numericality: { only_integer: true, in: 5..1440 }
+    validate :ends_after_start
+    scope :standing, -> { where(cancelled_at: nil).order(:date, :start_minute) }
+
+    def minutes = end_minute - start_minute
+
+    private
+
+    def ends_after_start
+      errors.add(:end_minute, "must be after the start") if start_minute && end_minute && end_minute <= start_minute
+    end
+  end
+end

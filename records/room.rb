@@ -1,0 +1,12 @@
+# frozen_string_literal: true
+
+module Records
+  # A room with the number of dancers it holds; the posted limit always wins.
+  class Room < Base
+    belongs_to :studio
+    normalizes :name, with: ->(name) { name.to_s.strip }
+    validates :name, presence: true, length: { maximum: 60 }
+    validates :capacity, numericality: { only_integer: true, in: 1..2000 }
+    scope :open, -> { where(archived_at: nil).order(:id) }
+  end
+end

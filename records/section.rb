@@ -1,0 +1,25 @@
+# frozen_string_literal: true
+
+module Records
+  # Choreographed material with one owner. Its eights are rows of their own.
+  class Section < Base
+    FIDELITIES = %w[set loose yours].freeze
+    METHODS = Core::Planning::Estimate::PRESETS.keys.freeze
+    HAZARDS = %w[back_bend splits jump floor_work knee_drop lift spin run prop low_light].freeze
+
+    belongs_to :studio
+    belongs_to :piece
+    belongs_to :choreographer, class_name: "Records::Person", optional: true
+    has_many :eights, -> { order(:position) }
+    has_many :parts
+    has_many :links
+    normalizes :name, with: ->(name) { name.to_s.gsub(/\s+/, " ").strip }
+    validates :name, presence: true, length: { maximum: 60 }
+    validates :fidelity, inclusion: { in: FIDELITIES }
+    validates :method_preset, inclusion: { in: METHODS }
+    validates :difficulty, numericality: { in: 0.7..1.6 }
+    validates :minutes, numericality: { only_integer: true, in: 1..600 }, allow_nil: true
+    validates :note, length: { maximum: 2000 }
+    validates :bring, length: { maximum: 200 }
+  end
+end

@@ -1,0 +1,47 @@
+# frozen_string_literal: true
+
+module Records
+  # A tenant: a studio or company. Everything is reached from here.
+  class Studio < Base
+    has_many :memberships
+    has_many :accounts, through: :memberships
+    has_many :people
+    has_many :person_links
+    has_many :invitations
+    has_many :pieces
+    has_many :tracks
+    has_many :castings
+    has_many :groups
+    has_many :group_members
+    has_many :sections
+    has_many :eights
+    has_many :parts
+    has_many :links
+    has_many :revisions
+    has_many :rooms
+    has_many :rehearsals
+    has_many :rehearsal_rooms
+    has_many :absences
+    has_many :visits
+    has_many :plans
+    has_many :slots
+    has_many :slot_people, class_name: "Records::SlotPerson"
+    has_many :ledger_entries
+    has_many :learning_states
+    has_many :mails
+    has_many :submissions
+
+    validates :name, presence: true, length: { maximum: 80 }
+    validates :time_zone, inclusion: { in: ->(_) { TZInfo::Timezone.all_identifiers } }
+
+    DEFAULTS = { "under_eleven" => false, "warm_up" => 15, "cool_down" => 5, "max_continuous" => 55, "rest" => 5, "daily_minutes" => 300,
+                 "full_runs" => 5 }.freeze
+
+    def setting(name) = settings.fetch(name, DEFAULTS.fetch(name))
+    def zone = @zone ||= TZInfo::Timezone.get(time_zone)
+
+    # The studio's date and minute of the day at a moment.
+    def local(now) = zone.utc_to_local(now.getutc)
+    def today(now) = local(now).to_date
+  end
+end
