@@ -29,7 +29,7 @@ module App
     private
 
     # Sinatra's own registration of a route, closed to everybody but `allow`.
-    def route(verb, path, options = {}, &block)
+    def route(verb, path, options = {}, &)
       raise ArgumentError, "#{verb} #{path}: a route must say who may use it (allow …)" unless @declaring
 
       super

@@ -1,7 +1,8 @@
 # frozen_string_literal: true
 
 SemanticLogger.application = "join-chain"
-SemanticLogger.default_level = Settings.test? ? :fatal : :info
+SemanticLogger.default_level = Settings.test? && !ENV["LOG"] ? :fatal : :info
+SemanticLogger.add_appender(io: $stderr, level: :error) if ENV["LOG"]
 formatter = Settings.production? ? :json : :default
 unless Settings.test?
   SemanticLogger.add_appender(io: $stderr, formatter:, level: Settings.production? ? :info : :warn)

@@ -14,12 +14,13 @@ module Settings
   def app_url = ENV.fetch("APP_URL") { "http://127.0.0.1:#{ENV.fetch('PORT', '9292')}" }
   def files_dir = ENV.fetch("FILES_DIR") { File.join(ROOT, "tmp", "files-#{environment}") }
   def pool = Integer(ENV.fetch("DB_POOL", "12"))
-  def smtp = ENV["SMTP_URL"]
+  def smtp = ENV.fetch("SMTP_URL", nil)
 
   # At least 64 bytes; outside production one is made and kept in tmp/.
   def session_secret
-    given = ENV["SESSION_SECRET"]
+    given = ENV.fetch("SESSION_SECRET", nil)
     return given if given && given.bytesize >= 64
+
     abort "SESSION_SECRET must have at least 64 characters" if production?
 
     path = File.join(ROOT, "tmp", "session_secret")

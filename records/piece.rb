@@ -8,7 +8,7 @@ module Records
     belongs_to :studio
     has_one :track
     has_many :sections, -> { order(:position) }
-    has_many :links, -> { order(:position) }
+    has_many :links, -> { order(:position) }, dependent: :delete_all
     has_many :groups, -> { order(:number) }
     has_many :castings
     has_many :people, through: :castings

@@ -35,7 +35,7 @@ module Records
     validates :time_zone, inclusion: { in: ->(_) { TZInfo::Timezone.all_identifiers } }
 
     DEFAULTS = { "under_eleven" => false, "warm_up" => 15, "cool_down" => 5, "max_continuous" => 55, "rest" => 5, "daily_minutes" => 300,
-                 "full_runs" => 5 }.freeze
+                 "full_runs" => 5, "new_eights" => 6 }.freeze
 
     def setting(name) = settings.fetch(name, DEFAULTS.fetch(name))
     def zone = @zone ||= TZInfo::Timezone.get(time_zone)

@@ -13,9 +13,13 @@ module App
 
       def run
         area = Integer(@params["area"].to_s, exception: false)
-        capacity = Integer(@params["capacity"].to_s, exception: false) || (area && area / AREA_EACH)
+        capacity = Integer(@params["capacity"].to_s, exception: false) || (area && (area / AREA_EACH))
         room = @studio.rooms.new(name: @params["room"], capacity:, area:)
-        room.save ? Result.ok(room) : Result.no({ room: I18n.t(room.errors[:name].any? ? "rehearsals.room_name" : "rehearsals.room_size") })
+        if room.save
+          Result.ok(room)
+        else
+          Result.no({ room: I18n.t(room.errors[:name].any? ? "rehearsals.room_name" : "rehearsals.room_size") })
+        end
       end
     end
   end

@@ -20,7 +20,7 @@ module App
       def self.written_eights(piece, structure)
         by_name = piece.sections.includes(:eights).index_by { |section| section.name.downcase }
         structure.sections.filter_map do |sketch|
-          last = by_name[sketch.name.downcase]&.eights&.select { |eight| eight.text != "" }&.last
+          last = by_name[sketch.name.downcase]&.eights&.reject { |eight| eight.text == "" }&.last
           next unless last && last.position > sketch.rows.size
 
           Core::Piece::StructureReader::Finding.new(line: sketch.line, kind: :written_eights, subject: sketch.name, hint: last.position)

@@ -4,7 +4,8 @@ module App
   module Actions
     # The studio's name, time zone and care figures.
     class ChangeSettings
-      FIGURES = { "warm_up" => 5..60, "cool_down" => 0..30, "max_continuous" => 20..120, "rest" => 5..60, "daily_minutes" => 30..720 }.freeze
+      FIGURES = { "warm_up" => 5..60, "cool_down" => 0..30, "max_continuous" => 20..120, "rest" => 5..60, "daily_minutes" => 30..720, "new_eights" => 1..40 }.freeze
+      IN_FIVES = (FIGURES.keys - ["new_eights"]).freeze
 
       def initialize(studio, params)
         @studio = studio
@@ -13,8 +14,12 @@ module App
 
       def run
         figures = FIGURES.to_h { |name, _| [name, Integer(@params[name].to_s, exception: false)] }
-        bad = figures.reject { |name, value| value && FIGURES[name].cover?(value) && (value % 5).zero? }
-        return Result.no(bad.to_h { |name, _| [name.to_sym, I18n.t("settings.figure", min: FIGURES[name].min, max: FIGURES[name].max)] }) if bad.any?
+        bad = figures.reject { |name, value| value && FIGURES[name].cover?(value) && (!IN_FIVES.include?(name) || (value % 5).zero?) }
+        if bad.any?
+          return Result.no(bad.to_h do |name, _|
+            [name.to_sym, I18n.t(IN_FIVES.include?(name) ? "settings.figure" : "settings.whole", min: FIGURES[name].min, max: FIGURES[name].max)]
+          end)
+        end
 
         @studio.assign_attributes(name: @params["name"].to_s.strip, time_zone: @params["time_zone"].to_s, settings: @studio.settings.merge(figures))
         @studio.save ? Result.ok : Result.no(@studio.errors.to_hash.transform_values(&:first))

@@ -16,7 +16,7 @@ module App
       end
 
       # The last written eight, as a number; 0 when nothing is written.
-      def last_written = @section.eights.select { |eight| eight.text != "" }.map(&:position).max || 0
+      def last_written = @section.eights.reject { |eight| eight.text == "" }.map(&:position).max || 0
 
       private
 

@@ -25,8 +25,9 @@ module App
         rescue ActiveRecord::ActiveRecordError
           false
         end
-        private check
       end
+
+      check
     end
   end
 end

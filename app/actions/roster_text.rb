@@ -6,7 +6,7 @@ module App
     module RosterText
       def self.from(params)
         file = params["file"]
-        return params["text"].to_s unless file.is_a?(Hash) && file[:tempfile] && file[:tempfile].size.positive?
+        return params["text"].to_s unless file.is_a?(Hash) && file[:tempfile]&.size&.positive?
 
         raw = file[:tempfile].read.force_encoding(Encoding::UTF_8)
         raw.valid_encoding? ? raw : raw.force_encoding(Encoding::Windows_1252).encode(Encoding::UTF_8, invalid: :replace, undef: :replace)

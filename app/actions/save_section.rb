@@ -47,7 +47,7 @@ module App
       def twin? = @piece.sections.where.not(id: @section.id).where("lower(name) = ?", @section.name.to_s.downcase).exists?
 
       def length_errors
-        return { length: I18n.t("sections.length") } unless lengths && lengths.size.between?(1, 200) && lengths.all? { |n| n.between?(1, 64) }
+        return { length: I18n.t("sections.length") } unless lengths&.size&.between?(1, 200) && lengths.all? { |n| n.between?(1, 64) }
 
         written = Eights.new(@section).last_written
         lengths.size < written ? { length: I18n.t("sections.written", eight: written) } : {}

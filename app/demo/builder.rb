@@ -33,7 +33,7 @@ module App
       end
 
       def studio
-        @studio = Records::Studio.create!(name: World::STUDIO, demo: true)
+        @studio = Records::Studio.create!(name: World::STUDIO, demo: true, settings: { "new_eights" => 4 })
         @monday = @studio.today(@now).beginning_of_week
         World::CHOREOGRAPHERS.each { |name, (tape, initials)| @studio.people.create!(name:, tape:, initials:, dances: false, teaches: true, adult: true) }
       end
@@ -55,7 +55,7 @@ module App
       def rooms_and_rehearsals
         rooms = World::ROOMS.map { |name, capacity, area| @studio.rooms.create!(name:, capacity:, area:) }
         (-WEEKS...WEEKS).each do |week|
-          rehearsal(@monday + (week * 7) + 1, 17 * 60 + 30, 19 * 60 + 30, rooms)
+          rehearsal(@monday + (week * 7) + 1, (17 * 60) + 30, (19 * 60) + 30, rooms)
           rehearsal(@monday + (week * 7) + 5, 10 * 60, 13 * 60, rooms)
         end
       end

@@ -42,7 +42,11 @@ module App
       def climb(person, item, slot)
         key = [person, item.key]
         quick = (person % 5) < 3
-        step = @random.rand < (quick ? 0.85 : 0.55) ? 1 : 0
+        step = if @random.rand < (quick ? 0.85 : 0.55)
+                 1
+               else
+                 0
+               end
         step += 1 if slot.kind == "learn" && @rung[key].zero?
         most = item.name == STALE ? 3 : 5
         @rung[key] = [@rung[key] + step, most].min

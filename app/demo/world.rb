@@ -21,7 +21,7 @@ module App
 
       WINGS = "Ninety Thousand Wings"
       WINGS_TEMPO = [[1, 112], [281, 108], [361, 126]].freeze
-      WINGS_FORM = [["intro", 48], ["verse", 104], ["chorus", 88], ["verse", 80], ["bridge", 40], ["chorus", 72], ["verse", 48], ["outro", 52]].freeze
+      WINGS_FORM = [["intro", 48], ["verse", 104], ["chorus", 88], ["verse", 80], ["bridge", 40], ["chorus", 80], ["verse", 48], ["outro", 52]].freeze
       WINGS_LINES = <<~LINES
         Overwinter, 6 eights, Odalys Venn
         First Flight, 7 eights, Kwabena Thorpe
@@ -38,14 +38,14 @@ module App
 
       # name => facts beside length and teacher. parts: group => counts after the start (nil: with everybody).
       WINGS_FACTS = {
-        "Overwinter" => { method_preset: "drill", hazards: %w[floor_work low_light], difficulty: 0.9, note: "Huddle in the cold; breath starts it." },
-        "First Flight" => { method_preset: "drill", hazards: %w[jump run], difficulty: 1.1 },
-        "Waggle Line" => { method_preset: "layered", hazards: [], difficulty: 1.0, note: "The line points where the flowers are." },
+        "Overwinter" => { method_preset: "layered", hazards: %w[floor_work low_light], difficulty: 0.9, note: "Huddle in the cold; breath starts it." },
+        "First Flight" => { method_preset: "many_passes", hazards: %w[jump run], difficulty: 1.1 },
+        "Waggle Line" => { method_preset: "many_passes", hazards: [], difficulty: 1.0, note: "The line points where the flowers are." },
         "Comb" => { method_preset: "drill", hazards: [], difficulty: 0.9, parts: { "Nurses" => 0, "Builders" => 0 } },
-        "Smoke" => { method_preset: "drill", hazards: %w[knee_drop prop], difficulty: 1.0, bring: "grey cloths, knee pads", parts: { "Scouts" => 0, "Foragers" => 0 } },
-        "Drift" => { method_preset: "told_once", hazards: %w[spin], difficulty: 0.8, fidelity: "loose" },
-        "Swarm" => { method_preset: "drill", hazards: %w[run jump], difficulty: 1.3, parts: { "Scouts" => 0, "Nurses" => 4, "Foragers" => 8, "Builders" => 0 } },
-        "New Queen" => { method_preset: "drill", hazards: %w[lift], difficulty: 1.0, note: "The lift is taught on mats first." }
+        "Smoke" => { method_preset: "layered", hazards: %w[knee_drop prop], difficulty: 1.0, bring: "grey cloths, knee pads", parts: { "Scouts" => 0, "Foragers" => 0 } },
+        "Drift" => { method_preset: "drill", hazards: %w[spin], difficulty: 0.8, fidelity: "loose" },
+        "Swarm" => { method_preset: "many_passes", hazards: %w[run jump], difficulty: 1.3, parts: { "Scouts" => 0, "Nurses" => 4, "Foragers" => 8, "Builders" => 0 } },
+        "New Queen" => { method_preset: "layered", hazards: %w[lift], difficulty: 1.0, note: "The lift is taught on mats first." }
       }.freeze
 
       MARKET = "Market Day"

@@ -4,7 +4,8 @@ module App
   module Helpers
     # The way of a request: finding what it is about, checking the right to it, flashes, forms sent twice.
     module Flow
-      NotYours = Class.new(StandardError)
+      class NotYours < StandardError
+      end
 
       def piece = @piece ||= studio.pieces.includes(:track).find_by(id: number(params["piece"])) || halt(404)
 
@@ -27,8 +28,8 @@ module App
       def take_flash = session.delete("flash")
 
       # Runs the block once for a form; sent again, it leads to where the first one led.
-      def once(key = params["once"])
-        location = Actions::Once.new(studio, key).run { yield }
+      def once(key = params["once"], &)
+        location = Actions::Once.new(studio, key).run(&)
         redirect location
       end
 

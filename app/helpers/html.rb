@@ -6,7 +6,7 @@ module App
   module Helpers
     # What templates need to print: wording, dates, forms, partials.
     module Html
-      VERSION = Dir[File.join(Settings::ROOT, "public", "{styles,scripts}", "*")].sort.reduce(Digest::MD5.new) { |d, f| d.update(File.read(f)) }.hexdigest[0, 8]
+      VERSION = Dir[File.join(Settings::ROOT, "public", "{styles,scripts}", "*")].reduce(Digest::MD5.new) { |d, f| d.update(File.read(f)) }.hexdigest[0, 8]
 
       def t(key, **values) = I18n.t(key, **values)
       def asset(path) = "/#{path}?v=#{VERSION}"
@@ -25,6 +25,9 @@ module App
 
       def day(date, year: false) = Pages::Dates.day(date, year:)
       def short_day(date) = Pages::Dates.short(date)
+      def tape_css(tape) = Pages::Tape.css(tape)
+      def amount(number) = Pages.number(number)
+      def tenth(seconds) = Formats::Times.tenth(seconds)
       def clock(minutes) = Formats::Times.clock(minutes)
       def length(seconds) = Formats::Times.length(seconds)
       def plural(count, word, many = "#{word}s") = "#{count} #{count == 1 ? word : many}"
@@ -33,7 +36,7 @@ module App
         status code
         return { error: t("errors.#{code}.title") }.to_json if wants_json?
 
-        erb :error, layout: :plain, locals: { code:, request_id: env["join_chain.request_id"] }
+        erb :error, layout: :plain, locals: { frame: nil, code:, request_id: env["join_chain.request_id"] }
       end
     end
   end

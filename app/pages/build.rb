@@ -13,7 +13,7 @@ module App
       def initialize(page) = @page = page
 
       def width = SIDE + (step * columns.size)
-      def height = HEAD + (ROW * links.size) + 6
+      def height = HEAD + (ROW * links.size) + 22
 
       def svg
         inner = Tape.patterns(links.map { |link| @page.tape(link.section) }, "build") + past + grid + heads + rows + blocks + today
@@ -102,7 +102,8 @@ module App
       def today
         count = columns.size - @page.open_rehearsals.size
         at = SIDE + (step * count)
-        Svg.tag(:line, x1: at, x2: at, y1: HEAD - 4, y2: bottom, class: "today") + Svg.text(I18n.t("build.today"), x: at + 4, y: bottom - 5, class: "today-label")
+        Svg.tag(:line, x1: at, x2: at, y1: HEAD - 4, y2: bottom + 4, class: "today") +
+          Svg.text(I18n.t("build.today"), x: at, y: bottom + 17, text_anchor: "middle", class: "today-label")
       end
     end
   end

@@ -4,7 +4,6 @@ module App
   module Pages
     # The call sheet of one rehearsal: slots, who is called and released when, what to review, cautions.
     class CallSheet
-      Called = Struct.new(:person, :arrive, :first, :release, :waits, :early, keyword_init: true)
       attr_reader :rehearsal, :member
 
       def initialize(rehearsal, member, now)
@@ -33,9 +32,9 @@ module App
         @calls ||= people.map { |person| call(person) }.sort_by { |c| [c.arrive, c.release, c.person.name] }
       end
 
-      def call_groups = calls.group_by { |c| [c.arrive, c.release, c.early] }
+      def call_groups = calls.group_by { |c| [c.arrive, c.release, c.alone?] }
       def cautions = hazards.map { |hazard| [I18n.t("hazards.#{hazard}.name"), I18n.t("hazards.#{hazard}.care")] }
-      def bring = sections.map { |section| section.bring.empty? ? nil : "#{section.name}: #{section.bring}" }.compact
+      def bring = sections.filter_map { |section| section.bring.empty? ? nil : "#{section.name}: #{section.bring}" }
       def starts = pieces.flat_map { |piece| piece_starts(piece) }
 
       # Section names last taught in the rehearsal before this one.
@@ -50,14 +49,7 @@ module App
 
       def call(person)
         own = slots.select { |slot| slot.slot_people.any? { |called| called.person_id == person.id } }
-        work = own.select(&:work?)
-        first = (work.presence || own).map(&:start_minute).min
-        in_warm_up = own.any? { |slot| slot.kind == "warm_up" }
-        dances = own.any? { |slot| slot.slot_people.any? { |called| called.person_id == person.id && called.role == "dancer" } }
-        early = dances && !in_warm_up
-        arrive = in_warm_up ? own.map(&:start_minute).min : first - (early ? (warm_up&.minutes || 0) : 0)
-        finish = own.map(&:end_minute).max
-        Called.new(person:, arrive: [arrive, rehearsal.start_minute].max, first:, release: finish, early:, waits: finish - first - work.sum(&:minutes))
+        PersonCall.new(person, own, opening: rehearsal.start_minute, warm_up: warm_up&.minutes || 0)
       end
 
       def sections = @sections ||= studio.sections.where(id: slots.flat_map(&:section_ids).uniq).order(:position).to_a

@@ -12,6 +12,7 @@ module App
       end
 
       def screen = :who_has_it
+      def kinds = Actions::RecordTicks::KINDS
     end
   end
 end

@@ -34,7 +34,7 @@ module App
 
       private
 
-      def undone = @undone ||= entries.map(&:undoes_id).compact.to_set
+      def undone = @undone ||= entries.filter_map(&:undoes_id).to_set
 
       def line(row)
         what = row.kind == "undone" ? I18n.t("learning.kinds.undone") : "#{I18n.t("learning.kinds.#{row.kind}")}: #{Ring.word(row.rung)}"

@@ -10,17 +10,22 @@ module App
       def any? = @page.work.track.form.any?
 
       def svg
-        links = @page.order.links.map { |link| box(link.start_beat.to_f, link.link.beats.to_f, 36, 30, "link-box", link.name, Tape.fill(@page.tape(link.section), "form")) }
-        parts = @page.work.track.parts.map { |name, from, to| box(from.to_f, (to - from + 1).to_f, 4, 24, "part-box", name, nil) }
+        links = @page.order.links.map { |link| link_box(link) }
+        parts = @page.work.track.parts.map { |name, from, to| box(from: from.to_f, counts: (to - from + 1).to_f, y: 4, height: 24, css: "part-box", name:) }
         patterns = Tape.patterns(@page.order.links.map { |link| @page.tape(link.section) }, "form")
         Svg.drawing(WIDTH, 70, patterns + parts.join + links.join, label: I18n.t("music.form_over_links"), class: "form-picture")
       end
 
       private
 
+      def link_box(link)
+        tape = Tape.fill(@page.tape(link.section), "form")
+        box(from: link.start_beat.to_f, counts: link.link.beats.to_f, y: 36, height: 30, css: "link-box", name: link.name, tape:)
+      end
+
       def scale = @scale ||= WIDTH / [@page.work.track.form.sum(&:last), @page.order.total_beats, 1].max.to_f
 
-      def box(from, counts, y, height, css, name, tape)
+      def box(from:, counts:, y:, height:, css:, name:, tape: nil)
         x = (from - 1) * scale
         width = [(counts * scale) - 2, 1].max
         strip = tape ? Svg.tag(:rect, x:, y:, width:, height: 5, fill: tape) : ""

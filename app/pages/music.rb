@@ -17,18 +17,14 @@ module App
       def starts = order.start_points
       def form = FormPicture.new(self)
 
-      def value(name)
-        return @typed[name].to_s if @typed
+      def value(name) = (@typed || saved)[name].to_s
 
-        track = piece.track
-        case name
-        when "title" then piece.title
-        when "show_date" then piece.show_date&.iso8601.to_s
-        when "length" then track&.length_seconds ? Formats::Times.length(track.length_seconds) : ""
-        when "first_count" then Svg.plain((track&.first_count_seconds || 0).to_f)
-        when "tempo" then Actions::TempoLines.render(track&.tempo || [[1, 120]])
-        when "form" then Actions::FormLines.render(track&.form || [])
-        end
+      private
+
+      def saved
+        track = piece.track || Records::Track.new
+        { "title" => piece.title, "show_date" => piece.show_date&.iso8601, "length" => track.length_seconds && Formats::Times.length(track.length_seconds),
+          "first_count" => Svg.plain(track.first_count_seconds.to_f), "tempo" => Actions::TempoLines.render(track.tempo), "form" => Actions::FormLines.render(track.form) }
       end
     end
   end

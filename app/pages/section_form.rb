@@ -19,13 +19,14 @@ module App
       def conflict? = result&.value == :conflict
       def edit? = Policies::Section.new(member, section).edit?
       def core = @core ||= work.sections.find { |s| s.id == section.id }
+      def length_text = Core::Piece::LengthText.render(core.rows.map(&:counts))
       def links = order.links.select { |link| link.section.id == section.id }
       def breakdown = Core::Planning::Estimate.new(under_eleven: piece.studio.setting("under_eleven")).learn(core)
       def choreographers = piece.studio.people.choreographers
       def groups = piece.groups
       def in_group?(group) = @typed ? Array(@typed["groups"]).include?(group.id.to_s) : core.groups.include?(group.id)
       def hazard?(hazard) = @typed ? Array(@typed["hazards"]).include?(hazard) : section.hazards.include?(hazard)
-      def dancers = items.in_link(links.first.index).size if links.any?
+      def dancers = links.any? ? items.in_link(links.first.index).size : nil
 
       def value(name)
         return @typed[name].to_s if @typed

@@ -25,6 +25,7 @@ module App
         end
       end
 
+      def load_bar(load) = LoadBar.svg(load)
       def estimate = @estimate ||= Core::Planning::Estimate.new(under_eleven: piece.studio.setting("under_eleven"))
       def minutes(section) = estimate.learn(section)
       def expected(section) = section.expected_counts && section.expected_counts != section.counts

@@ -69,7 +69,14 @@ module App
         end
       end
 
-      def gap(index) = index.zero? ? 0 : (states[index - 1] == :joined ? JOINED : APART)
+      def gap(index)
+        if index.zero?
+          0
+        else
+          (states[index - 1] == :joined ? JOINED : APART)
+        end
+      end
+
       def states = @states ||= joins.map { |join| state(join) }
 
       def widths
@@ -125,7 +132,7 @@ module App
       end
 
       def fit(link, room)
-        most = (room / 7.1).floor
+        most = (room / 6.7).floor
         return link.name if link.name.length <= most
 
         word = link.name.split.first

@@ -19,7 +19,7 @@ module App
       def text = @typed ? @typed["structure"].to_s : saved
       def conflict? = result&.value == :conflict
       def version = piece.lock_version
-      def preview = StructurePreview.new(Actions::ApplyStructure.read(piece.studio, text, piece:), work.track)
+      def preview = StructurePreview.new(Actions::ApplyStructure.read(piece.studio, text, piece:), work)
       def revisions = piece.revisions.order(number: :desc).limit(12).includes(:account)
       def spine = nil
 

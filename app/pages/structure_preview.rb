@@ -9,15 +9,21 @@ module App
 
       def self.of(studio, params)
         piece = studio.pieces.find_by(id: params["piece"].to_s[/\A\d+\z/])
-        facts = Actions::PieceFacts.new(params)
-        track = Core::Music::Track.new(tempo: [[1, facts.bpm&.clamp(20, 400) || 120]], length_seconds: facts.length)
-        track = Records::Mapping::Works.load(piece).track if piece
-        new(Actions::ApplyStructure.read(studio, params["structure"], piece:), track)
+        new(Actions::ApplyStructure.read(studio, params["structure"], piece:), piece ? Records::Mapping::Works.load(piece) : typed(params))
       end
 
-      def initialize(structure, track)
+      # A work with nothing but the music that is typed beside the lines.
+      def self.typed(params)
+        facts = Actions::PieceFacts.new(params)
+        Core::Piece::Work.new(title: "", track: Core::Music::Track.new(tempo: [[1, facts.bpm&.clamp(20, 400) || 120]], length_seconds: facts.length))
+      end
+      private_class_method :typed
+
+      # saved: the work as it is, for its track and its groups' parts.
+      def initialize(structure, saved)
         @structure = structure
-        @work = sketch(track)
+        @saved = saved
+        @work = sketch
         @order = @work.order
       end
 
@@ -41,13 +47,15 @@ module App
 
       private
 
-      def sketch(track)
+      def sketch
         sections = structure.sections.each_with_index.map do |sketch, i|
-          Core::Piece::Section.new(id: i, name: sketch.name, rows: sketch.rows.map { |counts| Core::Piece::Row.new(counts:) })
+          Core::Piece::Section.new(id: i, name: sketch.name, parts: parts(sketch.name), rows: sketch.rows.map { |counts| Core::Piece::Row.new(counts:) })
         end
         links = structure.links.each_with_index.map { |link, i| Core::Piece::Link.new(section: sections[link.section], id: i, mirrored: link.mirrored, changes: changes(link, sections)) }
-        Core::Piece::Work.new(title: "", track:, sections:, links:)
+        Core::Piece::Work.new(title: "", track: @saved.track, sections:, links:)
       end
+
+      def parts(name) = @saved.sections.find { |section| section.name.casecmp?(name) }&.parts || []
 
       def changes(link, sections)
         Core::Piece::Changes.new(replace: link.changed.to_h { |n| [n, sections[link.section].rows[n - 1]] })

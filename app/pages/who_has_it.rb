@@ -14,10 +14,11 @@ module App
       end
 
       def screen = :who_has_it
+      def tick? = Policies::Piece.new(member, piece).tick?
       def wide? = true
       def groups = piece.groups
       def group = groups.find { |g| g.id == @group }
-      def pagy = @pagy ||= Pagy.new(count: dancers.size, page: [@number, [(dancers.size / PER_PAGE.to_f).ceil, 1].max].min, limit: PER_PAGE)
+      def pagy = @pagy ||= Pagy.new(count: dancers.size, page: @number.clamp(1, [(dancers.size / PER_PAGE.to_f).ceil, 1].max), limit: PER_PAGE)
       def shown = dancers[pagy.offset, PER_PAGE] || []
       def ladder = progress.ladder
       def rungs = I18n.t("rungs")

@@ -15,14 +15,5 @@ module App
         I18n.t("findings.structure.#{key}", line: finding.line, subject: finding.subject, hint: finding.hint)
       end
     end
-
-    # 6.0 => "6", 6.5 => "6½", other fractions with one digit.
-    def self.number(value)
-      whole = value.floor
-      return whole.to_s if (value - whole).abs < 0.01
-      return "#{whole.zero? ? '' : whole}½" if (value - whole - 0.5).abs < 0.01
-
-      format("%.1f", value)
-    end
   end
 end

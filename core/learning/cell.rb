@@ -10,7 +10,7 @@ module Core
 
       # entries: [Entry] of one person and item, oldest first.
       def self.fold(entries)
-        undone = entries.map(&:undoes).compact
+        undone = entries.filter_map(&:undoes)
         valid = entries.reject { |entry| entry.kind == "undone" || undone.include?(entry.id) }
         lifting = valid.select { |entry| Entry::LIFTING.include?(entry.kind) }
         danced = lifting.select { |entry| entry.rung >= TEMPO }.map(&:day).uniq

@@ -15,7 +15,7 @@ module Core
       def strength = [FIRST * (GROWTH**[days - 1, 0].max), MOST].min
 
       # Share from 0 to 1 on a Date; nil when never danced.
-      def retention(today) = last_danced_on && 0.9**((today - last_danced_on).to_i.clamp(0, 10_000) / strength)
+      def retention(today) = last_danced_on && (0.9**((today - last_danced_on).to_i.clamp(0, 10_000) / strength))
 
       # :fresh, :fading, :rusty, or nil when it was never danced.
       def on(today)

@@ -4,7 +4,7 @@ module Core
   module Piece
     # One place in the running order where a section is danced: as taught, mirrored or altered.
     class Link < Values::Value.of(:section, id: nil, mirrored: false, changes: Changes::NONE)
-      def altered? = !changes.none?
+      def altered? = !changes.plain?
       def name = section.name
 
       # The eights as danced here: Changes::Danced in order.

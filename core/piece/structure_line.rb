@@ -32,7 +32,7 @@ module Core
       # "with changes in 4, 5" keeps its commas: a part that is only a number belongs to the one before.
       def split
         text.split(/\s*[,;\t]\s*/).reject(&:empty?).each_with_object([]) do |part, parts|
-          joins = parts.any? && part.match?(/\A\d{1,2}\z/) && parts.last.match?(/\A(?:with\s+)?changes.*\d\z/i)
+          joins = parts.any? && part.match?(/\A\d{1,2}(?:\s*[–-]\s*\d{1,2})?\z/) && parts.last.match?(/\A(?:with\s+)?changes.*\d\z/i)
           joins ? parts[-1] = "#{parts.last}, #{part}" : parts << part
         end
       end

@@ -53,7 +53,7 @@ module Core
       end
 
       def add(line)
-        return note_unknown(line) if line.again? && !@lengths.key?(fold(line.name))
+        return note_unknown(line) if line.again? && line.rows.nil? && !@lengths.key?(fold(line.name))
 
         rows = line.rows || @lengths[fold(line.name)] || []
         note(line.number, :no_length, line.name) if rows.empty?
@@ -77,7 +77,7 @@ module Core
       end
 
       def link(line, at)
-        changed = (line.changed || []).select { |row| row.between?(1, @sections[at].rows.size) }
+        changed = (line.changed || []).grep(1..@sections[at].rows.size)
         lost = (line.changed || []) - changed
         note(line.number, :no_such_eight, lost.first, @sections[at].rows.size) if lost.any?
         note(line.number, :which_eights, line.name) if line.changed && line.changed.empty?

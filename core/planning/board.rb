@@ -14,6 +14,7 @@ module Core
         @away = problem.windows.map { |window| calendar.away(window) }
         @rooms = problem.windows.map { |window| window.rooms.map { |id, _| calendar.closed(window, id) } }
         @spent = Hash.new(0)
+        @fresh = problem.windows.map { Hash.new(0) }
         @limits = problem.limits.to_h { |limit| [limit[:who], limit[:minutes_per_day] / problem.grid] }
         @placements = []
       end
@@ -32,8 +33,16 @@ module Core
         nil
       end
 
+      # New eights of the task that its dancers can still take in, in a window; nil for no cap.
+      def room_for_new(task, window)
+        return unless @problem.most_new_eights && task.eights.positive?
+
+        @problem.most_new_eights - (task.dancers.map { |who| @fresh[window][who] }.max || 0)
+      end
+
       def place(task, window, start, steps, room)
         people = @calendar.bits(task.people)
+        take_in(task, window, steps)
         (start...(start + steps)).each { |step| @busy[window][step] |= people }
         @rooms[window][room] |= ((1 << steps) - 1) << start
         count(window, people, steps)
@@ -43,10 +52,17 @@ module Core
 
       private
 
+      def take_in(task, window, steps)
+        return unless task.eights.positive?
+
+        eights = task.eights * steps * @problem.grid / task.minutes
+        task.dancers.each { |who| @fresh[window][who] += eights }
+      end
+
       def free?(window, people, start, steps)
         busy = @busy[window]
         away = @away[window]
-        (start...(start + steps)).each { |step| return false if ((busy[step] | away[step]) & people).positive? }
+        (start...(start + steps)).each { |step| return false if (busy[step] | away[step]).anybits?(people) }
         Stretches.new(busy, rest: @problem.break_minutes / @problem.grid, most: @problem.max_continuous / @problem.grid)
                  .allow?(people, start, start + steps)
       end
@@ -54,7 +70,7 @@ module Core
       def room_for(window, start, steps, count)
         mask = ((1 << steps) - 1) << start
         fitting = @problem.windows[window].rooms.each_with_index.select do |(_, capacity), i|
-          capacity >= count && (@rooms[window][i] & mask).zero?
+          capacity >= count && @rooms[window][i].nobits?(mask)
         end
         fitting.min_by { |(_, capacity), i| [capacity, i] }&.last
       end

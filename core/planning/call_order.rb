@@ -44,7 +44,7 @@ module Core
       end
 
       def spread(done, least, last)
-        open = @calls.select { |items| (items & done).positive? && (items & ~done).positive? }
+        open = @calls.select { |items| items.anybits?(done) && items.anybits?(~done) }
         @durations.each_index do |item|
           next if done[item] == 1
 

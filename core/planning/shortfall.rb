@@ -12,7 +12,7 @@ module Core
       end
 
       def reasons
-        [:too_small, :too_short, :people, :rooms].each do |stage|
+        %i[too_small too_short people rooms].each do |stage|
           found = send(stage)
           return found if found.any?
         end

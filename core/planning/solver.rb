@@ -33,7 +33,7 @@ module Core
 
       # [window index, step] before which the task may not start; nil when it waits for something unplaced.
       def earliest(task)
-        waits = task.before.filter_map { |id| id if @ends.key?(id) }
+        waits = task.before.select { |id| @ends.key?(id) }
         return if waits.any? { |id| @ends[id].nil? }
 
         same = task.after.filter_map { |id| @ends[id] }
@@ -63,20 +63,38 @@ module Core
 
       # The longest part that fits: [steps, start, room] or nil.
       def fit(task, window, people, left, from)
-        lengths(task, left).each do |steps|
+        lengths(task, left, cap(task, window)).each do |steps|
           start, room = @board.first_fit(window, people, task.dancers.size, steps, from:)
           return [steps, start, room] if start
         end
         nil
       end
 
-      def lengths(task, left)
+      # Steps of the task that this rehearsal may hold before its dancers have enough that is new.
+      def cap(task, window)
+        eights = @board.room_for_new(task, window) or return Float::INFINITY
+        steps_for(task, eights)
+      end
+
+      def steps_for(task, eights)
+        task.eights.zero? ? 0 : ((eights * task.minutes / (task.eights * @problem.grid)) + 1e-9).floor
+      end
+
+      # Lengths to try, longest first. A task that cannot be split within the cap takes its smallest part, once
+      # its dancers learn nothing else that is new in the same rehearsal.
+      def lengths(task, left, cap)
+        fitting, over = parts(task, left).partition { |steps| steps <= cap }
+        fitting.empty? && cap == full(task) ? over.last(1) : fitting
+      end
+
+      def parts(task, left)
         least = @problem.min_part / @problem.grid
         return [left] unless task.split && left > least
 
-        most = [@problem.max_part / @problem.grid, left].min
-        most.downto(least).select { |steps| left == steps || left - steps >= least }
+        [@problem.max_part / @problem.grid, left].min.downto(least).select { |steps| left == steps || left - steps >= least }
       end
+
+      def full(task) = steps_for(task, @problem.most_new_eights || 0)
     end
   end
 end

@@ -16,7 +16,7 @@ module Core
         before = reach(people, from, -1)
         after = reach(people, to - 1, 1)
         before.none? do |start, early|
-          after.any? { |finish, late| (early & late).positive? && finish - start + 1 > @most }
+          after.any? { |finish, late| early.anybits?(late) && finish - start + 1 > @most }
         end
       end
 
@@ -40,7 +40,7 @@ module Core
         working = @busy[step] & near.values.reduce(0, :|)
         return if working.zero?
 
-        near.each { |at, set| (set & working).positive? && edges[at] = set & ~working }
+        near.each { |at, set| set.anybits?(working) && edges[at] = set & ~working }
         edges[step] = working
       end
     end

@@ -4,9 +4,9 @@ module Core
   module Planning
     # Something to rehearse. dancers, choreographers: ids of everybody who must be there the whole time.
     # after: not before the end of these; after_window: in a strictly later rehearsal. A task with split may be
-    # spread over rehearsals, one part in each.
+    # spread over rehearsals, one part in each. eights: new material it holds, for the cap on each rehearsal.
     class Task < Values::Value.of(:id, :kind, :minutes, split: false, dancers: [].freeze, choreographers: [].freeze, sections: [].freeze,
-                                  after: [].freeze, after_window: [].freeze, links: nil, title: nil)
+                                  after: [].freeze, after_window: [].freeze, links: nil, title: nil, eights: 0)
       KINDS = %w[make learn difference join place chain clean run review catchup].freeze
       def people = dancers | choreographers
       def before = after | after_window

@@ -8,6 +8,7 @@ module Core
     #   Interval.new(0, 8).overlaps?(Interval.new(8, 16))     # => false
     class Interval
       include Comparable
+
       attr_reader :from, :to
 
       def initialize(from, to)

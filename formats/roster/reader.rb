@@ -79,7 +79,7 @@ module Formats
         end
       end
 
-      def new_groups(people) = people.flat_map(&:groups).uniq { |g| g.downcase }.reject { |group| @known.include?(group.downcase) }
+      def new_groups(people) = people.flat_map(&:groups).uniq(&:downcase).reject { |group| @known.include?(group.downcase) }
 
       def fault(line, kind, subject)
         @faults << Fault.new(line:, kind:, subject:)

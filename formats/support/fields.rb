@@ -65,9 +65,9 @@ module Formats
     end
 
     # One nested object as Fields, mapped by the block; the default when it is absent.
-    def object(name, default: nil)
+    def object(name, default: nil, &block)
       @asked << name
-      @data.key?(name) && !@data[name].nil? ? nested(@data[name], at(name)) { |fields| yield fields } : default
+      @data.key?(name) && !@data[name].nil? ? nested(@data[name], at(name), &block) : default
     end
 
     # Objects under arbitrary keys ({"4": {…}}), mapped by the block with key and Fields.

@@ -39,7 +39,7 @@ module Records
         Planning::Problem.new(windows: windows.select { |w| w.minutes >= GRID }, tasks: named, grid: GRID, max_continuous: @care.max_continuous,
                               break_minutes: @care.rest, dancers: named.flat_map(&:dancers).uniq.sort,
                               choreographers: named.flat_map(&:choreographers).uniq.sort, unavailable: unavailable,
-                              limits: limits(named), show_date: @piece.show_date&.iso8601)
+                              limits: limits(named), most_new_eights: @studio.setting("new_eights"), show_date: @piece.show_date&.iso8601)
       end
 
       private
@@ -63,7 +63,7 @@ module Records
       def absences
         dates = open.map(&:date).uniq
         @studio.absences.flat_map do |absence|
-          dates.select { |date| date.between?(absence.from_date, absence.to_date) }
+          dates.grep(absence.from_date..absence.to_date)
                .map { |date| away(Seasons.person(absence.person_id), date, absence.from_minute, absence.to_minute) }
         end
       end

@@ -43,7 +43,7 @@ module Core
           left = 1 - taught(item)
           return if item.links.first != placed.index || left < 0.1
 
-          add(kind: "learn", id: "learn-#{item.key}", item:, minutes: @estimate.learn(placed.section, left:).minutes, split: true,
+          add(kind: "learn", id: "learn-#{item.key}", item:, minutes: @estimate.learn(placed.section, left:).minutes, split: true, eights: placed.section.eights * left,
               section: placed.section, links: [placed.index], after: previous("learn"))
         end
 

@@ -1,0 +1,53 @@
+# frozen_string_literal: true
+
+RSpec.describe Core::Learning do
+  let(:cell) { Core::Learning::Cell }
+
+  it "folds the log: the highest rung not taken back, separate days, the last day" do
+    log = [entry(1, "taught", "2027-01-05", rung: 1), entry(2, "danced", "2027-01-08", rung: 3), entry(3, "danced", "2027-01-08", rung: 4),
+           entry(4, "danced", "2027-01-12", rung: 5), entry(5, "undone", "2027-01-12", undoes: 4), entry(6, "danced", "2027-01-15", rung: 2)]
+    expect(cell.fold(log)).to eq cell.new(rung: 4, days: 1, last_danced_on: Date.new(2027, 1, 15))
+  end
+
+  it "marks a change until it is danced again, and lowers no tick for it" do
+    log = [entry(1, "danced", "2027-01-05", rung: 4), entry(2, "changed", "2027-01-06")]
+    expect([cell.fold(log).rung, cell.fold(log).changed]).to eq [4, true]
+    expect(cell.fold([*log, entry(3, "danced", "2027-01-07", rung: 2)]).changed).to be false
+  end
+
+  it "fades by 0.9 to the days over a strength that grows with each day danced" do
+    days = [[1, 4, :fresh], [1, 5, :fading], [1, 10, :fading], [1, 11, :rusty], [3, 12, :fresh], [3, 14, :fading], [9, 60, :fresh], [9, 61, :fading], [0, 0, nil]]
+    days.each do |danced, ago, state|
+      last = danced.zero? ? nil : Date.new(2027, 3, 1) - ago
+      expect(Core::Learning::Freshness.new(days: danced, last_danced_on: last).on(Date.new(2027, 3, 1))).to eq(state), "#{danced} days, #{ago} ago"
+    end
+  end
+
+  describe Core::Learning::Items do
+    let(:first) { section(1, 8, 8, parts: [Core::Piece::Part.new(group: :scouts)]) }
+    let(:second) { section(2, 8) }
+    let(:altered) { link(second, id: 9, changes: Core::Piece::Changes.new(replace: { 1 => rows(8).first })) }
+    let(:items) { described_class.new(work(link(first), link(second), altered), cast: { ada: [:scouts], bo: [:nurses] }) }
+
+    it "asks each dancer only for what they dance, an altered repeat apart" do
+      expect(items.columns.map(&:key)).to eq %w[o s1 j1-2 s2 j2-2x9 d9 e]
+      expect(items.for(:bo).map(&:key)).to eq %w[s2 j2-2x9 d9 e]
+      expect(items.for(:ada).map(&:key)).to eq %w[o s1 j1-2 s2 j2-2x9 d9 e]
+    end
+
+    it "finds the longest chains that enough of those in them are ready for, and who is missing" do
+      cells = { [:ada, "s1"] => 3, [:ada, "j1-2"] => 2, [:ada, "s2"] => 3, [:bo, "s2"] => 3, [:ada, "d9"] => 3, [:bo, "d9"] => 1, [:ada, "j2-2x9"] => 2, [:bo, "j2-2x9"] => 2 }
+      progress = Core::Learning::Progress.new(cells.transform_values { |rung| cell.new(rung:) })
+      chains = ->(share) { Core::Learning::LongestChains.new(links: 3, present: %i[ada bo], items:, progress:, share:).all.map { |c| [c.from, c.to, c.missing] } }
+      expect(chains.call(0.85)).to eq [[1, 2, []]]
+      expect(chains.call(0.5)).to eq [[1, 3, [:bo]]]
+    end
+
+    it "says what in the run nobody was ever shown" do
+      progress = Core::Learning::Progress.new({ [:ada, "s1"] => cell.new(rung: 4), [:ada, "s2"] => cell.new(rung: 4) })
+      gaps = Core::Learning::Coverage.new(items, progress).gaps.map { |line| line.item.key }
+      expect(gaps).to eq %w[o j1-2 j2-2x9 d9 e]
+      expect(progress.total(items)).to be_within(0.001).of(8.0 / 44)
+    end
+  end
+end

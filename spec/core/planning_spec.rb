@@ -1,0 +1,119 @@
+# frozen_string_literal: true
+
+require "support/plan_validator"
+
+RSpec.describe Core::Planning::CallOrder do
+  it "proves 17 for the nine-piece, five-player instance of the literature" do
+    answer = described_class.new([2, 4, 1, 3, 3, 2, 5, 7, 6], %w[110101101 110111010 110000110 100011001 001011110]).best
+    expect([answer.waiting, answer.proven, answer.order.sort]).to eq [17, true, (1..9).to_a]
+  end
+
+  it "agrees with full enumeration" do
+    each_case(25) do |random|
+      items = random.rand(2..6)
+      durations = Array.new(items) { random.rand(1..9) }
+      calls = Array.new(random.rand(1..5)) { Array.new(items) { random.rand(2) }.join }
+      least = (0...items).to_a.permutation.map do |order|
+        calls.sum do |row|
+          at = order.each_index.select { |i| row[order[i]] == "1" }
+          at.empty? ? 0 : order[at.first..at.last].sum { |item| row[item] == "1" ? 0 : durations[item] }
+        end
+      end.min
+      expect(described_class.new(durations, calls).best.waiting).to eq least
+    end
+  end
+end
+
+RSpec.describe Core::Planning::Solver do
+  def problem(windows:, tasks:, **rest)
+    Core::Planning::Problem.new(windows:, tasks:, dancers: tasks.flat_map(&:dancers).uniq, choreographers: tasks.flat_map(&:choreographers).uniq, **rest)
+  end
+
+  def random_problem(random)
+    people = %w[a b c d e f]
+    windows = Array.new(random.rand(2..5)) do |i|
+      window("w#{i}", "2027-01-#{format('%02d', (i * 3) + 1)}", "18:00", %w[19:00 20:00 20:30].sample(random:), rooms: [["big", 6], ["small", 3]].first(random.rand(1..2)))
+    end
+    tasks = Array.new(random.rand(2..9)) { |i| random_task(random, i, people) }
+    away = Array.new(random.rand(0..3)) { { who: people.sample(random:), date: windows.sample(random:).date, from: [nil, 1110].sample(random:), to: nil } }
+    problem(windows:, tasks:, unavailable: away.select { |entry| tasks.flat_map(&:dancers).include?(entry[:who]) }, most_new_eights: [nil, 4].sample(random:))
+  end
+
+  def random_task(random, index, people)
+    task("t#{index}", "learn", random.rand(2..12) * 5, dancers: people.sample(random.rand(1..6), random:), choreographers: [%w[x y].sample(random:)], split: random.rand < 0.5,
+                                                       after: index.positive? && random.rand < 0.4 ? ["t#{random.rand(index)}"] : [],
+                                                       after_window: index.positive? && random.rand < 0.15 ? ["t#{random.rand(index)}"] : [], eights: random.rand(0..5))
+  end
+
+  it "breaks no hard rule, on any problem" do
+    each_case(120) do |random|
+      asked = random_problem(random)
+      plan = described_class.new(asked).plan
+      faults = PlanValidator.new(JSON.parse(Formats::PlanProblem.render(asked)), JSON.parse(Formats::PlanResult.render(plan, seconds: 0))).faults
+      expect(faults).to be_empty
+    end
+  end
+
+  it "makes a rest before anybody works longer than allowed" do
+    tasks = [task("a", "learn", 50, dancers: ["d"]), task("b", "learn", 30, dancers: ["d"])]
+    plan = described_class.new(problem(windows: [window("w", "2027-01-01", "18:00", "20:00")], tasks:)).plan
+    expect(plan.placements.map { |p| [p.task, p.start, p.minutes] }).to eq [["a", 0, 50], ["b", 55, 30]]
+    expect(plan.calls.map { |c| [c.who, c.call, c.release, c.waiting] }).to eq [["d", 0, 85, 5]]
+  end
+
+  it "spreads new material so that nobody takes in more than the cap in one rehearsal" do
+    tasks = [task("learn", "learn", 60, split: true, eights: 6, dancers: ["d"])]
+    windows = [window("w1", "2027-01-01", "18:00", "20:00"), window("w2", "2027-01-03", "18:00", "20:00")]
+    plan = described_class.new(problem(windows:, tasks:, most_new_eights: 4)).plan
+    expect(plan.placements.map { |p| [p.window, p.minutes] }).to eq [["w1", 40], ["w2", 20]]
+  end
+
+  {
+    "a choreographer with too few minutes" =>
+      [{ tasks: [["l", "learn", 90, { choreographers: ["Mirela"], dancers: ["d"], split: true }]] }, "Mirela has 90 minutes to teach and 60 on the dates they can come: 30 short (l)."],
+    "a room that is too small" =>
+      [{ tasks: [["run", "run", 20, { dancers: %w[a b c] }]], rooms: [["r", 2]] }, "No room holds run: 3 dancers, and the largest room takes 2."],
+    "a block longer than any rehearsal" =>
+      [{ tasks: [["run", "run", 90, { dancers: ["a"] }]] }, "No rehearsal has everybody together long enough for run: it needs 90 minutes in one piece, the longest stretch is 60."],
+    "a dancer asked for too much" =>
+      [{ tasks: [["x", "learn", 40, { dancers: ["Ada"] }], ["y", "learn", 40, { dancers: ["Ada"] }]] }, "Ada is needed for 80 minutes and can come for 60: 20 short."],
+    "rooms that are full" =>
+      [{ tasks: [["x", "learn", 40, { dancers: ["a"] }], ["y", "learn", 40, { dancers: ["b"] }]] }, "All rooms together have 60 minutes left; the work needs 80: 20 short."]
+  }.each do |what, (given, sentence)|
+    it "says in minutes and names what is short: #{what}" do
+      tasks = given[:tasks].map { |id, kind, minutes, facts| task(id, kind, minutes, **facts) }
+      plan = described_class.new(problem(windows: [window("w", "2027-01-01", "18:00", "19:00", rooms: given.fetch(:rooms, [["r", 9]]))], tasks:)).plan
+      expect(plan).not_to be_complete
+      expect(Core::Planning::ReasonWriter.new.text(plan.reasons.first)).to eq sentence
+    end
+  end
+
+  it "refuses tasks that wait for each other in a circle" do
+    tasks = [task("a", "learn", 10, after: ["b"]), task("b", "learn", 10, after: ["a"])]
+    expect { described_class.new(problem(windows: [], tasks:)).plan }.to raise_error(Core::CircularTasks, /a, b/)
+  end
+end
+
+RSpec.describe Core::Planning::Schools::AddOn do
+  let(:one) { section(1, 8, 8, choreographer: 7) }
+  let(:two) { section(2, 8, choreographer: 8) }
+  let(:piece) { work(link(one), link(two), link(one, mirrored: true), link(two, id: 4, changes: Core::Piece::Changes.new(replace: { 1 => rows(8).first }))) }
+  let(:items) { Core::Learning::Items.new(piece, cast: { a: [], b: [] }) }
+
+  it "learns, joins and chains from the top, each distinct join once, then the runs in later rehearsals" do
+    tasks = described_class.new(piece, items:, runs: 3).tasks
+    expect(tasks.map(&:id)).to eq %w[learn-s1 learn-s2 join-j1-2 join-j2-1m chain-3 difference-d4 join-j1m-2x4 chain-4 run-1 run-2 run-3]
+    expect(tasks.find { |t| t.id == "join-j1-2" }.after).to eq %w[learn-s1 learn-s2]
+    expect(tasks.last(3).map(&:title)).to eq %w[stumble music full_out]
+    expect(tasks.last.after_window).to eq ["run-2"]
+  end
+
+  it "leaves out what is learned and shortens what is half there" do
+    cells = { [:a, "s1"] => 4, [:b, "s1"] => 4, [:a, "s2"] => 3, [:a, "j1-2"] => 2, [:b, "j1-2"] => 3 }
+    progress = Core::Learning::Progress.new(cells.transform_values { |rung| Core::Learning::Cell.new(rung:) })
+    tasks = described_class.new(piece, items:, progress:, runs: 1, done_runs: 1).tasks
+    expect(tasks.map(&:id)).to eq %w[learn-s2 join-j2-1m chain-3 difference-d4 join-j1m-2x4 chain-4]
+    expect(tasks.first.minutes).to be < described_class.new(piece, items:, runs: 1).tasks.find { |t| t.id == "learn-s2" }.minutes + 1
+    expect(tasks.first.eights).to eq 0.5
+  end
+end

@@ -1,0 +1,60 @@
+# frozen_string_literal: true
+
+RSpec.describe Core::Piece::StructureReader do
+  def read(text, **known) = described_class.new(text, **known).structure
+
+  it "reads sections, repeats, other side and changes, and derives the totals" do
+    structure = read("1. Overwinter, 6 eights, Odalys\nWaggle Line, 5 eights + 4, Mirela\nWaggle Line again, other side\nWaggle Line; again; with changes in 2, 4-5",
+                     teachers: ["Odalys Venn", "Mirela Dusk"])
+    expect(structure.sections.map { |s| [s.name, s.rows.sum, s.teacher] }).to eq [["Overwinter", 48, "Odalys Venn"], ["Waggle Line", 44, "Mirela Dusk"]]
+    expect(structure.links.map { |l| [l.section, l.mirrored, l.changed] }).to eq [[0, false, []], [1, false, []], [1, true, []], [1, false, [2, 4, 5]]]
+    expect([structure.total_counts, structure.new_counts]).to eq [180, 92]
+    expect(structure.findings).to be_empty
+  end
+
+  {
+    "a repeat of something unknown, with the likely name" => ["Smoke, 2 eights\nSmoek again", [2, :unknown_repeat, "Smoek", "Smoke"]],
+    "a repeat that changes its length" => ["Smoke, 2 eights\nSmoke, 3 eights", [2, :other_length, "Smoke", "2 eights"]],
+    "two teachers for one section" => ["Smoke, 2 eights, Ann\nSmoke again, Bo", [2, :two_teachers, "Smoke", "Ann"]],
+    "an eight that is not there" => ["Smoke, 2 eights\nSmoke again, with changes in 3", [2, :no_such_eight, 3, 2]],
+    "a line without a length" => ["Smoke", [1, :no_length, "Smoke", nil]],
+    "a name that is too long" => ["#{'x' * 61}, 2 eights", [1, :long_name, 60, nil]]
+  }.each do |what, (text, finding)|
+    it "names #{what}" do
+      found = read(text, teachers: %w[Ann Bo]).findings.map { |f| [f.line, f.kind, f.subject, f.hint] }
+      expect(found).to include(finding)
+    end
+  end
+
+  it "says where a paste of ten thousand lines was cut, and stays quick" do
+    structure = read(Array.new(10_000) { |i| "Part #{i}, 2 eights" }.join("\n"))
+    expect(structure.links.size).to eq 300
+    expect(structure.findings.map { |f| [f.line, f.kind] }).to include([301, :too_many_lines])
+  end
+
+  it "reads back what the writer wrote, whatever the piece" do
+    each_case(60) do |random|
+      sections = Array.new(random.rand(1..6)) { |i| section(i, *Array.new(random.rand(1..7)) { [8, 8, 8, 4, 6, 10, 9].sample(random:) }, name: "Part #{(65 + i).chr}") }
+      links = Array.new(random.rand(1..9)) { link(sections.sample(random:), mirrored: random.rand < 0.3) }
+      piece = work(*links, sections:)
+      structure = read(Core::Piece::StructureWriter.new(piece).text)
+      by_name = structure.sections.to_h { |s| [s.name, s.rows] }
+      expect(by_name).to eq(sections.to_h { |s| [s.name, s.rows.map(&:counts)] })
+      expect(structure.links.map { |l| [structure.sections[l.section].name, l.mirrored] }).to eq(links.map { |l| [l.name, l.mirrored] })
+    end
+  end
+
+  it "never fails, whatever is typed" do
+    each_case(200) do |random|
+      line = Array.new(random.rand(0..40)) { ["Smoke", ",", "6", "eights", "+", "again", "\t", "—", "é", "-", "tag 4", ";", "0", "999999", " "].sample(random:) }.join
+      expect { read("Smoke, 4 eights\n#{line}") }.not_to raise_error
+    end
+  end
+end
+
+RSpec.describe Core::Piece::LengthText do
+  { "6 eights" => [8] * 6, "5 eights + 4" => ([8] * 5) + [4], "3 sixes" => [6] * 3, "6x8" => [8] * 6, "42 counts" => ([8] * 5) + [2],
+    "7" => [8] * 7, "2 eights and tag 4 + 1" => [8, 8, 4, 1], "1 ten" => [10], "soon" => nil, "" => nil, "4 eights + x" => nil }.each do |text, counts|
+    it("reads #{text.inspect}") { expect(described_class.parse(text)).to eq counts }
+  end
+end

@@ -1,0 +1,18 @@
+# frozen_string_literal: true
+
+ENV["APP_ENV"] = ENV["RACK_ENV"] = "test"
+
+require_relative "../core/core"
+require_relative "../formats/formats"
+require_relative "support/core_builders"
+require_relative "support/seeded"
+
+RSpec.configure do |config|
+  config.disable_monkey_patching!
+  config.expect_with(:rspec) { |expect| expect.syntax = :expect }
+  config.order = :random
+  Kernel.srand config.seed
+  config.include CoreBuilders
+  config.include Seeded
+  config.filter_run_when_matching :focus
+end

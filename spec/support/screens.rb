@@ -1,0 +1,56 @@
+# frozen_string_literal: true
+
+require "capybara/rspec"
+require "capybara/cuprite"
+
+# The browser: headless Chromium on this machine only; every policy violation and console error is collected.
+FLAGS = {
+  "no-sandbox" => nil, "disable-gpu" => nil, "disable-dev-shm-usage" => nil, "disable-quic" => nil, "no-first-run" => nil, "disable-background-networking" => nil,
+  "disable-component-update" => nil, "disable-sync" => nil, "disable-default-apps" => nil, "disable-extensions" => nil, "no-proxy-server" => nil,
+  "host-resolver-rules" => "MAP * ~NOTFOUND , EXCLUDE 127.0.0.1 , EXCLUDE localhost", "force-prefers-reduced-motion" => nil, "force-color-profile" => "srgb"
+}.freeze
+
+Capybara.register_driver(:chromium) do |app|
+  Capybara::Cuprite::Driver.new(app, browser_options: FLAGS.dup, process_timeout: 60, timeout: 20, window_size: [1280, 800], js_errors: true,
+                                     extensions: [File.expand_path("violations.js", __dir__)])
+end
+Capybara.default_driver = Capybara.javascript_driver = :chromium
+Capybara.app = App::Web.rack
+Capybara.server = :puma, { Silent: true, Threads: "0:4" }
+Capybara.default_max_wait_time = 5
+
+# What system specs say.
+module Screens
+  AXE = File.read(File.expand_path("../../node_modules/axe-core/axe.min.js", __dir__))
+
+  def enter(member)
+    visit "/sign-in"
+    fill_in "E-mail", with: member.account.email
+    fill_in "Password", with: Studios::PASSWORD
+    click_button "Sign in"
+  end
+
+  def violations = evaluate_script("window.policyViolations || []")
+
+  # What axe finds that is serious, as "rule: where".
+  def serious_faults
+    page.driver.browser.execute(AXE)
+    found = page.driver.browser.evaluate_async(<<~JS, 20)
+      axe.run(document, { resultTypes: ["violations"] }).then((r) => arguments[0](JSON.stringify(r.violations
+        .filter((v) => ["serious", "critical"].includes(v.impact)).map((v) => v.id + ": " + v.nodes.slice(0, 3).map((n) => n.target.join(" ")).join(", ")))))
+    JS
+    JSON.parse(found)
+  end
+end
+
+RSpec.configure do |config|
+  config.include Screens, :browser
+  config.include Capybara::DSL, :browser
+  config.include Capybara::RSpecMatchers, :browser
+  config.after(:each, :browser) do |example|
+    next Capybara.reset_sessions! if example.exception
+
+    expect(violations).to be_empty
+    Capybara.reset_sessions!
+  end
+end

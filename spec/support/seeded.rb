@@ -1,0 +1,14 @@
+# frozen_string_literal: true
+
+# Property examples: a printed seed on failure, SEED=… to repeat it.
+module Seeded
+  def each_case(count)
+    seed = Integer(ENV.fetch("SEED", rand(1_000_000)))
+    count.times do |i|
+      random = Random.new(seed + i)
+      yield random
+    rescue RSpec::Expectations::ExpectationNotMetError, StandardError => e
+      raise e.class, "#{e.message}\n(repeat with SEED=#{seed + i})", e.backtrace
+    end
+  end
+end

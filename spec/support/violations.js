@@ -1,0 +1,2 @@
+window.policyViolations = [];
+document.addEventListener("securitypolicyviolation", (event) => window.policyViolations.push(`${event.violatedDirective}: ${event.blockedURI}`));

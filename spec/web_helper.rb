@@ -1,0 +1,28 @@
+# frozen_string_literal: true
+
+require "spec_helper"
+ENV["DATABASE_URL"] ||= "#{ENV.fetch('TEST_DATABASE_BASE')}/joinchain_test#{ENV.fetch('TEST_ENV_NUMBER', '')}"
+require_relative "../config/boot"
+require_relative "../app/web"
+require "rack/test"
+require "database_cleaner/active_record"
+require_relative "support/studios"
+require_relative "support/visits"
+
+# The moment at which every spec happens: a Tuesday, just before rehearsal.
+NOW = Time.utc(2027, 2, 2, 17, 10)
+BCrypt::Engine.cost = 4
+
+RSpec.configure do |config|
+  config.include Studios
+  config.include Visits, :web
+  config.before(:suite) { DatabaseCleaner.clean_with(:truncation) }
+  config.around do |example|
+    App::Clock.frozen_at = NOW
+    DatabaseCleaner.strategy = example.metadata[:browser] ? :truncation : :transaction
+    DatabaseCleaner.start
+    example.run
+  ensure
+    DatabaseCleaner.clean
+  end
+end
