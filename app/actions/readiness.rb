@@ -9,25 +9,19 @@ module App
       def initialize(now) = @now = now
 
       def report
-        { database: database?, migrations: migrations?, worker: worker? }
+        { database: true?(-> { ActiveRecord::Base.connection.select_value("SELECT 1") == 1 }),
+          migrations: true?(-> { !ActiveRecord::MigrationContext.new(MIGRATIONS).needs_migration? }),
+          worker: true?(-> { Records::Heartbeat.alive?("worker", @now) }) }
       end
 
       private
 
-      def database? = ActiveRecord::Base.connection.select_value("SELECT 1") == 1
-      def migrations? = !ActiveRecord::MigrationContext.new(MIGRATIONS).needs_migration?
-      def worker? = Records::Heartbeat.alive?("worker", @now)
-
-      %i[database? migrations? worker?].each do |check|
-        asked = instance_method(check)
-        define_method(check) do
-          asked.bind_call(self)
-        rescue ActiveRecord::ActiveRecordError
-          false
-        end
+      # A check that cannot even be asked has failed.
+      def true?(check)
+        check.call
+      rescue ActiveRecord::ActiveRecordError
+        false
       end
-
-      check
     end
   end
 end

@@ -40,12 +40,14 @@ module App
       def empty? = structure.links.empty? && structure.findings.empty?
 
       def totals
-        I18n.t("structure.totals", links: structure.links.size, sections: structure.sections.size, counts: @order.total_counts,
+        I18n.t("structure.totals", links: count(structure.links, "link"), sections: count(structure.sections, "section"), counts: @order.total_counts,
                                    eights: Pages.number(@order.total_counts / 8.0), length: Formats::Times.length(@order.length_seconds),
                                    fresh: Pages.number(structure.new_counts / 8.0))
       end
 
       private
+
+      def count(things, word) = "#{things.size} #{word}#{'s' unless things.size == 1}"
 
       def sketch
         sections = structure.sections.each_with_index.map do |sketch, i|

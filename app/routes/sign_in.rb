@@ -14,7 +14,7 @@ module App
         app.allow(:anyone, get: "/sign-in") { page :sign_in, Pages::SignIn.new, layout: :plain }
         app.allow :anyone, post: "/sign-in" do
           result = Actions::SignIn.new(params["email"], params["password"], Clock.now).run
-          return page(:sign_in, Pages::SignIn.new(email: params["email"], error: result.errors[:base]), layout: :plain, status: 422) unless result.ok?
+          next page(:sign_in, Pages::SignIn.new(email: params["email"], error: result.errors[:base]), layout: :plain, status: 422) unless result.ok?
 
           redirect sign_in(result.value) || "/"
         end

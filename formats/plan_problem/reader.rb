@@ -34,7 +34,8 @@ module Formats
           max_part: @fields.integer("max_part", min: 1, default: 60), max_continuous: @fields.integer("max_continuous", min: 1, default: 55),
           break_minutes: @fields.integer("break", min: 0, default: 5), trip_cost: @fields.integer("trip_cost", default: 30),
           show_date: @fields.match("show_date", Times::DATE, "a date like 2027-05-01", default: nil),
-          target_window: @fields.text("target_window", default: nil) }
+          target_window: @fields.text("target_window", default: nil),
+          most_new_eights: @fields.integer("most_new_eights", min: 1, max: 1000, default: nil) }
       end
 
       def windows
@@ -54,7 +55,8 @@ module Formats
           task.skip("title", "links", "rows", "note")
           Planning::Task.new(id: task.text("id"), kind: task.choice("kind", Planning::Task::KINDS), minutes: task.integer("minutes", min: 1, max: 100_000),
                              split: task.flag("split"), dancers: task.texts("dancers"), choreographers: task.texts("choreographers"),
-                             sections: task.texts("sections"), after: task.texts("after"), after_window: task.texts("after_window"))
+                             sections: task.texts("sections"), after: task.texts("after"), after_window: task.texts("after_window"),
+                             eights: task.number("eights", min: 0, max: 10_000, default: 0))
         end
       end
 

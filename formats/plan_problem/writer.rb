@@ -19,7 +19,7 @@ module Formats
       def figures
         { "grid" => @problem.grid, "min_part" => @problem.min_part, "max_part" => @problem.max_part, "max_continuous" => @problem.max_continuous,
           "break" => @problem.break_minutes, "trip_cost" => @problem.trip_cost, "show_date" => @problem.show_date,
-          "target_window" => @problem.target_window, "now" => @problem.now }.compact
+          "target_window" => @problem.target_window, "now" => @problem.now, "most_new_eights" => @problem.most_new_eights }.compact
       end
 
       def window(window)
@@ -35,7 +35,8 @@ module Formats
 
       def task(task)
         { "id" => task.id, "kind" => task.kind, "minutes" => task.minutes, "split" => task.split, "dancers" => task.dancers,
-          "choreographers" => task.choreographers, "sections" => task.sections.map(&:to_s), "after" => task.after, "after_window" => task.after_window }
+          "choreographers" => task.choreographers, "sections" => task.sections.map(&:to_s), "after" => task.after, "after_window" => task.after_window,
+          "eights" => task.eights }
       end
     end
   end

@@ -1,0 +1,63 @@
+# frozen_string_literal: true
+
+require "browser_helper"
+
+# Through the demo, and every screen held against axe, the content policy and the console.
+RSpec.describe "the demo", :browser do
+  before { App::Demo::Builder.new(NOW).run }
+
+  let(:studio) { Records::Studio.find_by!(demo: true) }
+  let(:wings) { studio.pieces.find_by!(title: App::Demo::World::WINGS) }
+
+  it "opens by a door, and shows a season half way" do
+    visit "/sign-in"
+    click_button "Ilse Harrow"
+    expect(page).to have_text("Ninety Thousand Wings").and have_text("Market Day").and have_text("Put away (1)")
+    expect(page).to have_text("Rain Break is written but has no place in the order")
+    click_link "Ninety Thousand Wings", exact: true
+    expect(page).to have_css(".spine-picks a", count: 11)
+    find(".spine-picks a[aria-label*='3. Waggle Line']").click
+    expect(page).to have_css(".capsule.picked", text: "")
+    click_link "Who has it"
+    expect(page).to have_css("tr[data-p]", count: 26).and have_css("td.fading")
+    click_link "Foragers"
+    expect(page).to have_css("tr[data-p]", count: 6)
+    click_link "Plan"
+    expect(page).to have_text("to spare").and have_text("5 of 5")
+    click_button "Plan again from today"
+    expect(page).to have_text("This plan is a draft; calls still follow the one before")
+  end
+
+  it "lets a choreographer save an own section and only look at another's" do
+    visit "/sign-in"
+    click_button "Odalys Venn"
+    visit "/pieces/#{wings.id}/sections/#{wings.sections.find_by!(name: 'Drift').id}"
+    fill_in "Notes", with: "Eyes down until the last ten."
+    click_button "Save"
+    expect(page).to have_text("Drift saved.")
+    visit "/pieces/#{wings.id}/sections/#{wings.sections.find_by!(name: 'Smoke').id}"
+    expect(page).to have_field("Notes", disabled: true).and have_no_button("Save")
+  end
+
+  it "has nothing serious to say about any screen" do
+    visit "/sign-in"
+    faults = check("/sign-in")
+    click_button "Ilse Harrow"
+    faults += screens.flat_map { |path| check(path) }
+    expect(faults.join("\n")).to eq ""
+  end
+
+  def check(path)
+    visit path
+    (serious_faults + violations).map { |fault| "#{path}: #{fault}" }
+  end
+
+  def screens
+    piece = "/pieces/#{wings.id}"
+    token = studio.people.find_by!(name: "Ada Quill").person_links.first && "/my/demo-#{studio.id}"
+    ["/", "/people", "/people/#{studio.people.dancers.first.id}", "/people/#{studio.people.choreographers.first.id}", "/roster", "/rehearsals", "/calls", "/settings", "/outbox", "/studios",
+     "/pieces/new", piece, "#{piece}/structure", "#{piece}/music", "#{piece}/groups", "#{piece}/sections/#{wings.sections.first.id}", "#{piece}/who-has-it",
+     "#{piece}/cell?person=#{wings.people.first.id}&item=s#{wings.sections.first.id}", "#{piece}/plan", "#{piece}/calls",
+     "/rehearsals/#{studio.rehearsals.first.id}/call-sheet", "/rehearsals/#{studio.rehearsals.last.id}/call-sheet?print=a4", token]
+  end
+end
