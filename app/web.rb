@@ -19,6 +19,7 @@ module App
     set :views, File.join(Settings::ROOT, "app", "views")
     set :erb, escape_html: true, trim: "-"
     set :static, false
+    set :reload_templates, ENV.key?("RELOAD")
     set :sessions, false
     set :protection, false
     set :logging, false

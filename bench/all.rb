@@ -7,8 +7,8 @@ module Bench
   module_function
 
   # Milliseconds of each of `times` runs after two that are not counted.
-  def times(count)
-    2.times { yield }
+  def times(count, &)
+    2.times(&)
     Array.new(count) do
       started = Process.clock_gettime(Process::CLOCK_MONOTONIC)
       yield

@@ -19,6 +19,7 @@ RSpec.configure do |config|
   config.before(:suite) { DatabaseCleaner.clean_with(:truncation) }
   config.around do |example|
     App::Clock.frozen_at = NOW
+    App::Snapshots.clear
     DatabaseCleaner.strategy = example.metadata[:browser] ? :truncation : :transaction
     DatabaseCleaner.start
     example.run

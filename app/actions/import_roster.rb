@@ -15,6 +15,7 @@ module App
       def run
         Records::Person.transaction do
           @people.each { |row| take(row) }
+          @piece&.touch
           @people.size
         end
       end

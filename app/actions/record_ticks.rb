@@ -33,7 +33,7 @@ module App
 
       # Only cells of somebody who dances that item.
       def known
-        items = Items.of(@piece)
+        items = Snapshots.of(@piece).items
         dancers = items.all.to_h { |item| [item.key, items.dancers(item).to_set] }
         @cells.map { |person, key| [person.to_i, key] }.select { |person, key| dancers[key]&.include?(person) }.uniq
       end

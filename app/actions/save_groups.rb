@@ -26,6 +26,7 @@ module App
           wanted = (@params["cast"] || {}).to_h { |person, values| [person.to_i, Array(values)] }
           @studio.people.dancers.each { |person| set(person, wanted.fetch(person.id, [])) }
           @piece.groups.each { |group| group.update!(leader: nil) unless group.leader_id.nil? || group.group_members.exists?(person_id: group.leader_id) }
+          @piece.touch
         end
       end
 
@@ -35,7 +36,7 @@ module App
         group.name = @params["name"]
         return Result.no({ name: I18n.t("groups.same_name") }) if @piece.groups.where.not(id: group.id).where("lower(name) = ?", group.name.to_s.downcase).exists?
 
-        group.save ? Result.ok(group) : Result.no({ name: I18n.t("groups.name") })
+        group.save && @piece.touch ? Result.ok(group) : Result.no({ name: I18n.t("groups.name") })
       end
 
       def set(person, values)

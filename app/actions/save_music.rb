@@ -20,6 +20,7 @@ module App
           @piece.update!(title: @facts.title, show_date: @facts.show_date)
           track = @piece.track || Records::Track.new(studio: @piece.studio, piece: @piece)
           track.update!(tempo: @tempo.changes, form: @form.parts, first_count_seconds: first_count, length_seconds: @facts.length)
+          @piece.touch
           Revise.new(@piece, @account).record("music")
         end
         Result.ok

@@ -49,6 +49,7 @@ module App
         end
         @piece.reload
         @piece.track.update!(length_seconds: (Records::Mapping::Works.load(@piece).order.end_seconds + 0.4).round(1))
+        @piece.touch
         Actions::Revise.new(@piece, @director).record("piece begun")
       end
 

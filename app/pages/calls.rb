@@ -18,13 +18,16 @@ module App
       def upcoming = @upcoming ||= member.studio.rehearsals.standing.where(date: @now.to_date..).includes(:rooms).to_a
       def recent = @recent ||= member.studio.rehearsals.where(cancelled_at: nil, date: ...@now.to_date).order(date: :desc).limit(6).includes(:rooms).to_a
       def slots(rehearsal) = all.fetch(rehearsal.id, [])
-      def called(rehearsal) = slots(rehearsal).flat_map { |slot| slot.slot_people.map(&:person_id) }.uniq.size
+      def called(rehearsal) = called_by_rehearsal.fetch(rehearsal.id, 0)
 
       private
 
+      def called_by_rehearsal
+        @called_by_rehearsal ||= member.studio.slots.joins(:slot_people).where(id: all.values.flatten.map(&:id)).group(:rehearsal_id).distinct.count("slot_people.person_id")
+      end
+
       def all
-        @all ||= Slots.standing(member.studio, upcoming + recent).includes(:slot_people, plan: :piece).select { |slot| piece.nil? || slot.plan.piece_id == piece.id }
-                      .group_by(&:rehearsal_id)
+        @all ||= Slots.standing(member.studio, upcoming + recent).includes(:plan).select { |slot| piece.nil? || slot.plan.piece_id == piece.id }.group_by(&:rehearsal_id)
       end
     end
   end

@@ -17,7 +17,7 @@ module App
       def structure
         return [[I18n.t("decisions.no_links"), @page.path("/structure")]] if @page.order.links.empty?
 
-        @piece.castings.none? ? [[I18n.t("decisions.no_cast"), @page.path("/groups")]] : []
+        @page.snapshot.cast.empty? ? [[I18n.t("decisions.no_cast"), @page.path("/groups")]] : []
       end
 
       def nobody
@@ -27,7 +27,7 @@ module App
       def music = Core::Piece::MusicFit.new(@page.work).findings.first(2).map { |finding| [Wording.music(finding), @page.path("/music")] }
 
       def plan
-        return [] if @page.order.links.empty? || @piece.castings.none?
+        return [] if @page.order.links.empty? || @page.snapshot.cast.empty?
 
         plan = @piece.latest_plan or return [[I18n.t("decisions.no_plan"), @page.path("/plan")]]
         short = plan.result.fetch("unplaced", []).sum { |task| task["minutes"] }
@@ -37,7 +37,7 @@ module App
 
       # Joins nobody was shown although both their links are being danced.
       def gaps
-        Core::Learning::Coverage.new(@page.items, @page.progress).gaps.select { |line| line.item.kind == :join && danced?(line.item) }.first(3).map do |line|
+        @page.snapshot.memo(:gaps) { Core::Learning::Coverage.new(@page.items, @page.progress).gaps }.select { |line| line.item.kind == :join && danced?(line.item) }.first(3).map do |line|
           [I18n.t("decisions.join_gap", name: line.item.name), @page.path("/who-has-it?at=#{line.item.links.first}j")]
         end
       end

@@ -14,7 +14,7 @@ module App
       def screen = :share_out
       def groups = @groups ||= piece.groups.includes(:leader, :people).to_a
       def dancers = @dancers ||= piece.studio.people.dancers.to_a
-      def cast = @cast ||= Records::Mapping::Works.cast(piece)
+      def cast = snapshot.cast
       def in?(person, group) = cast.fetch(person.id, []).include?(group.id)
       def cast?(person) = cast.key?(person.id)
       def size(group) = cast.count { |_, groups| groups.include?(group.id) }

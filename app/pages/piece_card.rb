@@ -7,10 +7,10 @@ module App
       def initialize(piece, member, now) = super(piece:, member:, now:)
 
       def days = piece.days_to_show(today)
-      def percent = (progress.total(items) * 100).round
+      def percent = snapshot.memo(:percent) { (progress.total(items) * 100).round }
       def chain = SmallChain.new(self)
       def decisions = @decisions ||= Decisions.new(self).all
-      def cast_size = piece.castings.size
+      def cast_size = snapshot.cast.size
     end
   end
 end

@@ -16,13 +16,14 @@ module App
 
       def title = piece.title
       def today = now.to_date
-      def work = @work ||= Records::Mapping::Works.load(piece)
-      def order = @order ||= work.order
-      def items = @items ||= Actions::Items.of(piece, work)
-      def progress = @progress ||= Records::Mapping::Learnings.progress(piece)
+      def snapshot = @snapshot ||= Snapshots.of(piece)
+      def work = snapshot.work
+      def order = work.order
+      def items = snapshot.items
+      def progress = snapshot.progress
       def spine = @spine ||= Spine.new(self)
       def director? = Policies::Piece.new(member, piece).direct?
-      def people = @people ||= piece.studio.people.index_by(&:id)
+      def people = snapshot.people
       def teacher(id) = people[id]
       def tape(section) = teacher(section.choreographer)&.tape
       def path(tail = "") = "/pieces/#{piece.id}#{tail}"

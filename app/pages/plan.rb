@@ -15,7 +15,7 @@ module App
       def unplaced = plan.result.fetch("unplaced", [])
       def reasons = plan.result.fetch("reasons", [])
       def unplaced_minutes = unplaced.sum { |task| task["minutes"] }
-      def slots = @slots ||= plan ? plan.slots.includes(:rehearsal, :slot_people).to_a : []
+      def slots = @slots ||= plan ? plan.slots.includes(:rehearsal).to_a : []
       def runs = slots.select { |slot| slot.kind == "run" }.sort_by { |slot| slot.rehearsal.date }
       def first_run = runs.first&.rehearsal&.date
       def ready_on = unplaced.empty? ? runs.last&.rehearsal&.date : nil
@@ -28,7 +28,7 @@ module App
       end
 
       def missing
-        [(:structure if order.links.empty?), (:cast if piece.castings.none?), (:rehearsals if open_rehearsals.empty?)].compact
+        [(:structure if order.links.empty?), (:cast if snapshot.cast.empty?), (:rehearsals if open_rehearsals.empty?)].compact
       end
     end
   end

@@ -9,14 +9,16 @@ module App
 
       def initialize(page) = @page = page
 
-      def svg
+      def svg = @page.snapshot.memo(:small_chain) { draw }
+
+      private
+
+      def draw
         key = "small-#{@page.piece.id}"
         links = @page.order.links
         inner = Tape.patterns(links.map { |link| @page.tape(link.section) }, key) + links.map { |link| capsule(link, key) }.join
         Svg.drawing(WIDTH, TALL + 12, inner, label: I18n.t("spine.label", title: @page.piece.title), class: "small-chain")
       end
-
-      private
 
       def scale = @scale ||= (WIDTH - 4) / [@page.order.total_counts, 1].max.to_f
 

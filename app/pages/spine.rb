@@ -23,36 +23,39 @@ module App
       def width = empty? ? WIDTH : [places.last.right + 4, WIDTH].max.ceil
       def height = chain ? 132 : 110
 
-      def svg
-        key = "spine"
-        inner = Tape.patterns(links.map { |link| @page.tape(link.section) }, key) + clips + times + capsules(key) + bars + echoes + bracket
-        Svg.drawing(width, height, inner, label: I18n.t("spine.label", title: @page.piece.title), class: "spine-chain")
-      end
+      def svg = @page.snapshot.memo([:spine, @page.at]) { draw }
 
       # Places to pick: [label, x, width, value of `at`, picked?].
       def picks
         links.map { |link| [pick_label(link), place(link).x, place(link).width, link.index.to_s, @page.at == link.index.to_s] }
       end
 
-      def joins = @joins ||= Core::Joins::Sequence.new(@page.order).joins
+      def joins = @page.snapshot.memo(:joins) { Core::Joins::Sequence.new(@page.order).joins }
 
       # :joined when enough of those in it have it at slow counts, else :apart.
-      def state(join)
+      def state(join) = @page.snapshot.memo([:join_state, join.key]) { judge(join) }
+
+      # The longest chain that runs today, or nil.
+      def chain = @page.snapshot.memo([:chain, @page.piece.setting("ready_share")]) { longest }
+
+      private
+
+      def draw
+        key = "spine"
+        inner = Tape.patterns(links.map { |link| @page.tape(link.section) }, key) + clips + times + capsules(key) + bars + echoes + bracket
+        Svg.drawing(width, height, inner, label: I18n.t("spine.label", title: @page.piece.title), class: "spine-chain")
+      end
+
+      def judge(join)
         item = @page.items.of_join(join.index)
         dancers = @page.items.dancers(item)
         dancers.any? && @page.progress.share(dancers, item.key, at: 2) >= 0.8 ? :joined : :apart
       end
 
-      # The longest chain that runs today, or nil.
-      def chain
-        return @chain if defined?(@chain)
-
+      def longest
         people = @page.items.all.flat_map { |item| @page.items.dancers(item) }.uniq
-        all = Core::Learning::LongestChains.new(links: links.size, present: people, items: @page.items, progress: @page.progress, share: @page.piece.setting("ready_share")).all
-        @chain = all.first
+        Core::Learning::LongestChains.new(links: links.size, present: people, items: @page.items, progress: @page.progress, share: @page.piece.setting("ready_share")).all.first
       end
-
-      private
 
       def links = @page.order.links
       def place(link) = places[link.index - 1]
@@ -153,8 +156,10 @@ module App
 
       def learned(link)
         item = @page.items.of_link(link.index)
-        dancers = @page.items.dancers(item)
-        dancers.empty? ? 0.0 : @page.progress.share(dancers, item.key)
+        @page.snapshot.memo([:learned, item.key]) do
+          dancers = @page.items.dancers(item)
+          dancers.empty? ? 0.0 : @page.progress.share(dancers, item.key)
+        end
       end
 
       def echoes

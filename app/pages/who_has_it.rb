@@ -22,13 +22,13 @@ module App
       def shown = dancers[pagy.offset, PER_PAGE] || []
       def ladder = progress.ladder
       def rungs = I18n.t("rungs")
-      def summary = I18n.t("learning.summary", percent: (progress.total(items) * 100).round)
+      def summary = I18n.t("learning.summary", percent: snapshot.memo(:percent) { (progress.total(items) * 100).round })
 
       def dancers
         @dancers ||= cast.keys.filter_map { |id| people[id] }.select { |person| group.nil? || cast[person.id].include?(group.id) }.sort_by { |person| [first_group(person), person.name] }
       end
 
-      def cast = @cast ||= Records::Mapping::Works.cast(piece)
+      def cast = snapshot.cast
       def first_group(person) = numbers[cast[person.id].min_by { |id| numbers.fetch(id, 999) }] || 999
       def group_name(person) = groups.select { |g| cast[person.id].include?(g.id) }.map(&:name).join(", ")
 
@@ -36,26 +36,33 @@ module App
         @columns ||= items.columns.map { |item| column(item) }.then { |all| at ? near(all) : all }
       end
 
-      # The cells of one dancer's row: [[css, rung], …]; nil where they do not dance it.
-      def cells(person)
+      # The cells of one dancer's row, ready made; empty where they do not dance it.
+      def row(person)
+        id = person.id
         columns.map do |column|
-          next unless danced[column.item.key].include?(person.id)
+          next column.kind == :join ? '<td class="join"></td>' : "<td></td>" unless danced[column.item.key].include?(id)
 
-          cell = progress.cell(person.id, column.item.key)
-          [rings[cell], cell.rung]
-        end
+          (column.kind == :join ? joins : links)[progress.cell(id, column.item.key)]
+        end.join
       end
 
       private
 
       def numbers = @numbers ||= groups.to_h { |g| [g.id, g.number] }
-      def rings = @rings ||= Hash.new { |known, cell| known[cell] = Ring.classes(cell, ladder, today) }
-      def danced = @danced ||= items.all.to_h { |item| [item.key, items.dancers(item).to_set] }
+      def links = @links ||= tds("")
+      def joins = @joins ||= tds(" join")
+
+      # Cells that are equal are one object (see the mapping), so their table cells are made once.
+      def tds(more)
+        Hash.new { |known, cell| known[cell] = %(<td data-i class="#{Ring.classes(cell, ladder, today)}#{more}">#{cell.rung}</td>) }.compare_by_identity
+      end
+
+      def danced = snapshot.memo(:danced) { items.all.to_h { |item| [item.key, items.dancers(item).to_set] } }
 
       def column(item)
         counts[item.kind] += 1
         people = items.dancers(item)
-        have = people.count { |id| progress.learned?(id, item.key) }
+        have = snapshot.memo([:have, item.key]) { people.count { |id| progress.learned?(id, item.key) } }
         Column.new(item:, kind: item.kind, have:, of: people.size, **place(item))
       end
 

@@ -5,14 +5,19 @@ module Core
     # From the end of one link to the start of the next: a thing of its own, with its own learners.
     # index: the place of its leaving link. Joins with the same key are learned once.
     class Join < Values::Value.of(:leaving, :entering, first_index: nil)
+      attr_reader :key
+
       def index = leaving.index
-      def key = "j#{Edge.leaving(leaving.link).key}-#{Edge.entering(entering.link).key}"
       def name = "#{leaving.name} into #{entering.name}"
 
       # Who settles it unless the director names another: the entering choreographer.
       def owner = entering.section.choreographer
       def repeat? = first_index != index
       def loop? = leaving.section.id == entering.section.id
+
+      private
+
+      def settle = @key = "j#{Edge.leaving(leaving.link).key}-#{Edge.entering(entering.link).key}"
     end
   end
 end

@@ -11,6 +11,7 @@ module Core
         @cast = cast
         @links = work.order.links
         @joins = Joins::Sequence.new(work.order).joins
+        @inside = {}
         @columns = build_columns.freeze
         @all = @columns.uniq(&:key).freeze
         @dancers = {}
@@ -26,24 +27,31 @@ module Core
       def in_link(index) = in_section(@links[index - 1].section)
 
       # The item whose state a link's place shows: the difference for an altered link, else its section.
-      def of_link(index) = columns.find { |item| %i[section difference].include?(item.kind) && item.links.include?(index) }
+      def of_link(index) = links_at[index]
 
       # The item of the join that leaves the link with this index, or nil after the last.
-      def of_join(index) = (join = @joins[index - 1]) && columns.find { |item| item.key == join.key }
+      def of_join(index) = (join = @joins[index - 1]) && by_key[join.key]
 
       private
 
+      def by_key = @by_key ||= columns.to_h { |item| [item.key, item] }
+
+      def links_at
+        @links_at ||= columns.select { |item| %i[section difference].include?(item.kind) }.flat_map { |item| item.links.map { |index| [index, item] } }.to_h
+      end
+
       def who(item)
-        sets = item.links.map { |index| in_link(index) }
-        item.kind == :join ? @joins.select { |join| join.key == item.key }.flat_map { |join| both(join) }.uniq : sets.reduce(:|) || []
+        return item.links.map { |index| in_link(index) }.uniq.reduce(:|) unless item.kind == :join
+
+        item.links.map { |index| both(@joins[index - 1]) }.uniq.reduce(:|)
       end
 
       def both(join) = in_section(join.leaving.section) & in_section(join.entering.section)
 
-      def in_section(section)
-        return @cast.keys if section.groups.empty?
+      def in_section(section) = @inside[section.id] ||= cast_of(section.groups)
 
-        @cast.select { |_, groups| groups.intersect?(section.groups) }.keys
+      def cast_of(wanted)
+        wanted.empty? ? @cast.keys : @cast.select { |_, groups| groups.intersect?(wanted) }.keys
       end
 
       def build_columns
@@ -68,11 +76,12 @@ module Core
         Item.new(kind: :difference, key: "d#{placed.link.id || placed.index}", name: placed.name, links: [placed.index], counts:)
       end
 
+      def same_joins = @same_joins ||= @joins.group_by(&:key)
+
       def join_item(join)
         return unless join
 
-        same = @joins.select { |other| other.key == join.key }
-        Item.new(kind: :join, key: join.key, name: join.name, links: same.map(&:index))
+        Item.new(kind: :join, key: join.key, name: join.name, links: same_joins.fetch(join.key).map(&:index))
       end
     end
   end

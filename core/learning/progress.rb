@@ -2,9 +2,12 @@
 
 module Core
   module Learning
-    # Everybody's cells of one piece, to be read by planning and joins. cells: {[person id, item key] => Cell}.
+    # Everybody's cells of one piece, to be read by planning and joins. cells: {item key => {person id => Cell}}.
     class Progress
       NONE = Cell.new
+      EMPTY = {}.freeze
+      private_constant :EMPTY
+
       attr_reader :ladder
 
       def initialize(cells = {}, ladder: Ladder::DEFAULT)
@@ -12,7 +15,7 @@ module Core
         @ladder = ladder
       end
 
-      def cell(person, key) = @cells.fetch([person, key], NONE)
+      def cell(person, key) = (@cells[key] || EMPTY).fetch(person, NONE)
       def rung(person, key) = cell(person, key).rung
       def learned?(person, key) = ladder.learned?(rung(person, key))
 
@@ -20,7 +23,8 @@ module Core
       def share(people, key, at: ladder.learned_from)
         return 1.0 if people.empty?
 
-        people.count { |person| rung(person, key) >= at }.fdiv(people.size)
+        cells = @cells[key] || EMPTY
+        people.count { |person| cells.fetch(person, NONE).rung >= at }.fdiv(people.size)
       end
 
       # How far the whole thing is, 0 to 1: rungs climbed of those up to "learned", over people and items.

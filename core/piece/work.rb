@@ -8,9 +8,12 @@ module Core
       # Sections in no link: written, but not in the run.
       def unplaced = sections.reject { |section| placed_ids.include?(section.id) }
 
-      def order = RunningOrder.new(self)
+      # The links on counts and music: RunningOrder.
+      attr_reader :order
 
       private
+
+      def settle = @order = RunningOrder.new(self)
 
       def placed_ids = links.map { |link| link.section.id }
     end

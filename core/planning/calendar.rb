@@ -43,7 +43,7 @@ module Core
 
       def covered(window, entry)
         from = [(entry[:from] || 0) - window.start, 0].max / @problem.grid
-        to = ([entry[:to] || 1440, window.end].min - window.start).fdiv(@problem.grid).ceil
+        to = ([entry[:to] || 1440, window.finish].min - window.start).fdiv(@problem.grid).ceil
         from...[to, steps(window)].min
       end
     end

@@ -32,12 +32,12 @@ module Core
       # Two eights across the seam: talk, then so many passes with resets.
       def join(bpm:, people:, passes: 4)
         dance = passes * (16 * 60 / bpm / 0.6)
-        sum([["talk it through", 2], ["#{passes} slow passes of two eights", dance / 60], ["resets", passes * reset(people) / 60.0]])
+        together([["talk it through", 2], ["#{passes} slow passes of two eights", dance / 60], ["resets", passes * reset(people) / 60.0]])
       end
 
       # A chain or run of so many seconds, danced `passes` times, with notes after.
       def chain(seconds, people:, passes: 2, notes: 2)
-        sum([["#{passes} × #{(seconds / 60.0).round(1)} min", passes * seconds / 60.0], ["resets", passes * reset(people) / 60.0], ["notes", notes]])
+        together([["#{passes} × #{(seconds / 60.0).round(1)} min", passes * seconds / 60.0], ["resets", passes * reset(people) / 60.0], ["notes", notes]])
       end
 
       private
@@ -56,7 +56,7 @@ module Core
         Breakdown.new(minutes: round_up(breakdown.minutes + minutes), lines: [*breakdown.lines, Line.new(what:, amount: minutes, unit: "min")])
       end
 
-      def sum(parts)
+      def together(parts)
         lines = parts.map { |what, minutes| Line.new(what:, amount: minutes.round(1), unit: "min") }
         Breakdown.new(minutes: round_up(parts.sum(&:last)), lines:)
       end

@@ -10,19 +10,18 @@ module Core
     class Value
       def self.of(*required, **optional)
         Class.new(self) do
-          const_set(:REQUIRED, required.freeze)
           const_set(:DEFAULTS, optional.freeze)
           const_set(:FIELDS, (required + optional.keys).freeze)
           attr_reader(*self::FIELDS)
+
+          class_eval(Value.constructor(required, optional.keys), __FILE__, __LINE__)
         end
       end
 
-      def initialize(**given)
-        given.each_key { |name| raise ArgumentError, "#{self.class}: unknown field #{name}" unless fields.include?(name) }
-        self.class::REQUIRED.each { |name| instance_variable_set(:"@#{name}", given.fetch(name)) }
-        self.class::DEFAULTS.each { |name, default| instance_variable_set(:"@#{name}", given.fetch(name, default)) }
-        settle
-        freeze
+      # Ruby text of an initialize with these keywords; written out because values are built by the thousand.
+      def self.constructor(required, optional)
+        keywords = required.map { |name| "#{name}:" } + optional.map { |name| "#{name}: self.class::DEFAULTS[:#{name}]" }
+        "def initialize(#{keywords.join(', ')})\n#{(required + optional).map { |name| "@#{name} = #{name}" }.join("\n")}\nsettle\nfreeze\nend"
       end
 
       # The same value with some fields changed.

@@ -292,6 +292,7 @@ class CreateHouse < ActiveRecord::Migration[7.2]
     end
     belongs :ledger_entries, :piece_id, :person_id
     add_index :ledger_entries, %i[piece_id person_id item_key]
+    add_index :ledger_entries, %i[piece_id id]
     add_index :ledger_entries, %i[studio_id client_id], unique: true
     tenant(:learning_states) do |t|
       t.bigint :piece_id, null: false

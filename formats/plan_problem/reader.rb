@@ -42,7 +42,7 @@ module Formats
         @fields.list("windows") do |window|
           rooms = window.list("rooms") { |room| [room.text("id"), room.integer("capacity", max: 100_000)] }
           Planning::Window.new(id: window.text("id"), date: window.match("date", Times::DATE, "a date like 2027-05-01"),
-                               start: clock(window, "start"), end: clock(window, "end"), rooms:)
+                               start: clock(window, "start"), finish: clock(window, "end"), rooms:)
         end
       end
 
@@ -97,14 +97,14 @@ module Formats
 
       def check_windows(read)
         read[:windows].each_with_index do |window, i|
-          @fields.fault("windows[#{i}].end", "must be after start") if window.end <= window.start
+          @fields.fault("windows[#{i}].end", "must be after start") if window.finish <= window.start
           @fields.fault("windows[#{i}].end", "length must be a multiple of the grid (#{read[:grid]})") unless (window.minutes % read[:grid]).zero?
         end
         read[:windows].each_cons(2).with_index { |(a, b), i| check_sequence(a, b, i + 1) }
       end
 
       def check_sequence(earlier, later, index)
-        return if ([earlier.date, earlier.end] <=> [later.date, later.start]) <= 0
+        return if ([earlier.date, earlier.finish] <=> [later.date, later.start]) <= 0
 
         @fields.fault("windows[#{index}]", "must come after the one before, in time order and without overlap")
       end

@@ -23,7 +23,7 @@ module Formats
       end
 
       def window(window)
-        { "id" => window.id, "date" => window.date, "start" => Times.clock(window.start), "end" => Times.clock(window.end),
+        { "id" => window.id, "date" => window.date, "start" => Times.clock(window.start), "end" => Times.clock(window.finish),
           "rooms" => window.rooms.map { |id, capacity| { "id" => id, "capacity" => capacity } } }
       end
 

@@ -16,11 +16,13 @@ module Records
       def progress(piece, people: nil)
         rows = piece.learning_states
         rows = rows.where(person_id: people) if people
-        cells = rows.pluck(*FIELDS).to_h { |row| [row.first(2), cell(row)] }
-        Learn::Progress.new(cells, ladder: ladder(piece))
+        known = Hash.new { |cells, fields| cells[fields] = cell(fields) }
+        cells = Hash.new { |keys, key| keys[key] = {} }
+        rows.pluck(*FIELDS).each { |person, key, *fields| cells[key][person] = known[fields] }
+        Learn::Progress.new(cells.to_h, ladder: ladder(piece))
       end
 
-      def cell((_, _, rung, days, last, signed, changed))
+      def cell((rung, days, last, signed, changed))
         Learn::Cell.new(rung:, days:, last_danced_on: last, signed_off: signed, changed:)
       end
 

@@ -54,7 +54,7 @@ module Records
         from = rehearsal.start_minute + @care.warm_up_for(hazards)
         to = rehearsal.end_minute - @care.cool_down
         to -= (to - from) % GRID
-        Planning::Window.new(id: "w#{rehearsal.id}", date: rehearsal.date.iso8601, start: from, end: [to, from].max,
+        Planning::Window.new(id: "w#{rehearsal.id}", date: rehearsal.date.iso8601, start: from, finish: [to, from].max,
                              rooms: rehearsal.rooms.sort_by(&:id).map { |room| ["r#{room.id}", room.capacity] })
       end
 

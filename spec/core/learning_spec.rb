@@ -37,14 +37,14 @@ RSpec.describe Core::Learning do
 
     it "finds the longest chains that enough of those in them are ready for, and who is missing" do
       cells = { [:ada, "s1"] => 3, [:ada, "j1-2"] => 2, [:ada, "s2"] => 3, [:bo, "s2"] => 3, [:ada, "d9"] => 3, [:bo, "d9"] => 1, [:ada, "j2-2x9"] => 2, [:bo, "j2-2x9"] => 2 }
-      progress = Core::Learning::Progress.new(cells.transform_values { |rung| cell.new(rung:) })
+      progress = progress_of(cells)
       chains = ->(share) { Core::Learning::LongestChains.new(links: 3, present: %i[ada bo], items:, progress:, share:).all.map { |c| [c.from, c.to, c.missing] } }
       expect(chains.call(0.85)).to eq [[1, 2, []]]
       expect(chains.call(0.5)).to eq [[1, 3, [:bo]]]
     end
 
     it "says what in the run nobody was ever shown" do
-      progress = Core::Learning::Progress.new({ [:ada, "s1"] => cell.new(rung: 4), [:ada, "s2"] => cell.new(rung: 4) })
+      progress = progress_of([:ada, "s1"] => 4, [:ada, "s2"] => 4)
       gaps = Core::Learning::Coverage.new(items, progress).gaps.map { |line| line.item.key }
       expect(gaps).to eq %w[o j1-2 j2-2x9 d9 e]
       expect(progress.total(items)).to be_within(0.001).of(8.0 / 44)

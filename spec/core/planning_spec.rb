@@ -16,7 +16,11 @@ RSpec.describe Core::Planning::CallOrder do
       least = (0...items).to_a.permutation.map do |order|
         calls.sum do |row|
           at = order.each_index.select { |i| row[order[i]] == "1" }
-          at.empty? ? 0 : order[at.first..at.last].sum { |item| row[item] == "1" ? 0 : durations[item] }
+          if at.empty?
+            0
+          else
+            order[at.first..at.last].sum { |item| row[item] == "1" ? 0 : durations[item] }
+          end
         end
       end.min
       expect(described_class.new(durations, calls).best.waiting).to eq least
@@ -110,7 +114,7 @@ RSpec.describe Core::Planning::Schools::AddOn do
 
   it "leaves out what is learned and shortens what is half there" do
     cells = { [:a, "s1"] => 4, [:b, "s1"] => 4, [:a, "s2"] => 3, [:a, "j1-2"] => 2, [:b, "j1-2"] => 3 }
-    progress = Core::Learning::Progress.new(cells.transform_values { |rung| Core::Learning::Cell.new(rung:) })
+    progress = progress_of(cells)
     tasks = described_class.new(piece, items:, progress:, runs: 1, done_runs: 1).tasks
     expect(tasks.map(&:id)).to eq %w[learn-s2 join-j2-1m chain-3 difference-d4 join-j1m-2x4 chain-4]
     expect(tasks.first.minutes).to be < described_class.new(piece, items:, runs: 1).tasks.find { |t| t.id == "learn-s2" }.minutes + 1

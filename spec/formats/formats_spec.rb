@@ -6,7 +6,7 @@ require "tempfile"
 
 RSpec.describe Formats do
   def random_work(random)
-    groups = [["g1", "Scouts"], ["g2", "Nurses"]]
+    groups = [%w[g1 Scouts], %w[g2 Nurses]]
     sections = Array.new(random.rand(1..4)) { |i| random_section(random, "s#{i}", groups) }
     links = Array.new(random.rand(0..6)) { |i| random_link(random, sections.sample(random:), "l#{i}") }
     track = Core::Music::Track.new(tempo: [[1, 112], [random.rand(2..90), 96.5]], first_count_seconds: 1.5, length_seconds: [nil, 200].sample(random:), form: [["verse", 32]])
@@ -86,7 +86,9 @@ RSpec.describe Formats do
   end
 
   describe Formats::Times do
-    { "4:28" => 268, "268" => 268, "4 min 28" => 268, "4m" => 240, "4:61" => nil, "soon" => nil }.each { |text, s| it("takes #{text} for #{s.inspect} s") { expect(described_class.seconds(text)).to eq s } }
+    { "4:28" => 268, "268" => 268, "4 min 28" => 268, "4m" => 240, "4:61" => nil, "soon" => nil }.each_pair do |text, seconds|
+      it("takes #{text} for #{seconds.inspect} s") { expect(described_class.seconds(text)).to eq seconds }
+    end
 
     it "writes lengths with tenths that never show sixty seconds" do
       expect([59.97, 91.43, -0.34, -0.01].map { |s| described_class.tenth(s) }).to eq ["1:00.0", "1:31.4", "-0:00.3", "0:00.0"]

@@ -14,9 +14,15 @@ module CoreBuilders
 
   def entry(id, kind, day, rung: 0, **facts) = Core::Learning::Entry.new(id:, kind:, day: Date.iso8601(day), rung:, **facts)
 
+  # {[person, item key] => rung} => Progress.
+  def progress_of(rungs)
+    cells = rungs.group_by { |(_, key), _| key }.transform_values { |same| same.to_h { |(person, _), rung| [person, Core::Learning::Cell.new(rung:)] } }
+    Core::Learning::Progress.new(cells)
+  end
+
   def task(id, kind, minutes, **facts) = Core::Planning::Task.new(id:, kind:, minutes:, **facts)
 
   def window(id, date, from, to, rooms: [["r", 40]])
-    Core::Planning::Window.new(id:, date:, start: Formats::Times.minutes(from), end: Formats::Times.minutes(to), rooms:)
+    Core::Planning::Window.new(id:, date:, start: Formats::Times.minutes(from), finish: Formats::Times.minutes(to), rooms:)
   end
 end

@@ -28,6 +28,7 @@ module Screens
     fill_in "E-mail", with: member.account.email
     fill_in "Password", with: Studios::PASSWORD
     click_button "Sign in"
+    expect(page).to have_css("header.bar")
   end
 
   def violations = evaluate_script("window.policyViolations || []")

@@ -14,7 +14,7 @@ module Studios
     studio.memberships.create!(account:, role:, person:)
   end
 
-  def make_piece(studio, director, lines: LINES, title: "Winter Piece", show_date: "2027-03-20")
+  def make_piece(_studio, director, lines: LINES, title: "Winter Piece", show_date: "2027-03-20")
     App::Actions::CreatePiece.new(director, { "title" => title, "show_date" => show_date, "bpm" => "120", "structure" => lines }).run
   end
 
