@@ -8,7 +8,7 @@ module App
       SIDE = 150
       HEAD = 40
       ROW = 38
-      WIDTH = 860
+      WIDTH = 848
 
       def initialize(page) = @page = page
 
