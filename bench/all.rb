@@ -2,7 +2,8 @@
 
 # The measurements bin/bench can make.
 module Bench
-  ALL = { "web" => -> { require_relative("web") && Web.new.run } }.freeze
+  ALL = { "web" => -> { require_relative("web") && Web.new.run }, "check" => -> { require_relative("check") && Check.new.run },
+          "fuzz" => -> { require_relative("check") && Fuzz.new.run } }.freeze
 
   module_function
 

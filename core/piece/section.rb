@@ -3,9 +3,11 @@
 module Core
   module Piece
     # Choreographed material with one owner who teaches it. time: how a count relates to the music's beat.
+    # entry, exit: what is stated of the body at its edges ({weight: :left, facing: 5}); feel: "even" or "triplet".
     # parts: empty when every group dances it as written.
     class Section < Values::Value.of(:id, :name, choreographer: nil, rows: [].freeze, time: "normal", expected_counts: nil,
-                                     parts: [].freeze, hazards: [].freeze, difficulty: 1.0, method: "drill", minutes: nil)
+                                     parts: [].freeze, hazards: [].freeze, difficulty: 1.0, method: "drill", minutes: nil,
+                                     entry: {}.freeze, exit: {}.freeze, feel: "even")
       # Beats of music per count.
       BEATS = { "normal" => 1r, "half" => 2r, "double" => 1r / 2, "bar3" => 3r, "bar4" => 4r }.freeze
 

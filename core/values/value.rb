@@ -5,6 +5,8 @@ module Core
     # Base of frozen values, equal by their declared fields.
     # Value.of(:counts, text: "") declares a required and an optional field (with its default).
     #
+    # with(text: "…") is the same value with some fields changed.
+    #
     #   class Row < Values::Value.of(:counts, text: ""); end
     #   Row.new(counts: 8) == Row.new(counts: 8, text: "")  # => true
     class Value
@@ -18,14 +20,13 @@ module Core
         end
       end
 
-      # Ruby text of an initialize with these keywords; written out because values are built by the thousand.
+      # Ruby text of initialize and with for these keywords; written out because values are built by the thousand.
       def self.constructor(required, optional)
+        fields = required + optional
         keywords = required.map { |name| "#{name}:" } + optional.map { |name| "#{name}: self.class::DEFAULTS[:#{name}]" }
-        "def initialize(#{keywords.join(', ')})\n#{(required + optional).map { |name| "@#{name} = #{name}" }.join("\n")}\nsettle\nfreeze\nend"
+        "def initialize(#{keywords.join(', ')})\n#{fields.map { |name| "@#{name} = #{name}" }.join("\n")}\nsettle\nfreeze\nend\n" \
+          "def with(#{fields.map { |name| "#{name}: @#{name}" }.join(', ')}) = self.class.new(#{fields.map { |name| "#{name}:" }.join(', ')})"
       end
-
-      # The same value with some fields changed.
-      def with(**changes) = self.class.new(**to_h, **changes)
 
       def to_h = fields.to_h { |name| [name, public_send(name)] }
 

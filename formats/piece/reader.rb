@@ -57,8 +57,16 @@ module Formats
                    time: fields.choice("time", Score::Section::BEATS.keys, default: "normal"),
                    expected_counts: fields.integer("expected_counts", default: nil), difficulty: fields.number("difficulty", min: 0.1, max: 5, default: 1.0),
                    method: fields.text("method", default: "drill"), hazards: fields.texts("hazards"), minutes: fields.number("minutes", min: 1, max: 10_000, default: nil) }
-        fields.skip("entry", "exit")
-        attempt(fields.path) { Score::Section.new(**values, rows:, parts:) }
+        edges = { entry: edge(fields, "entry"), exit: edge(fields, "exit"), feel: fields.choice("feel", %w[even triplet], default: "even") }
+        attempt(fields.path) { Score::Section.new(**values, **edges, rows:, parts:) }
+      end
+
+      # What is stated of the body at an edge.
+      def edge(fields, name)
+        fields.object(name, default: {}) do |edge|
+          { weight: edge.choice("weight", %w[left right both seated floor], default: nil)&.to_sym, facing: edge.integer("facing", min: 1, max: 8, default: nil),
+            level: edge.choice("level", %w[air standing low kneeling floor], default: nil)&.to_sym, hands: edge.text("hands", default: nil), place: edge.text("place", default: nil) }.compact
+        end
       end
 
       def row(fields)

@@ -22,9 +22,12 @@ module Formats
       def section(section)
         { "id" => section.id.to_s, "name" => section.name, "choreographer" => section.choreographer&.to_s, "time" => section.time,
           "expected_counts" => section.expected_counts, "rows" => section.rows.map { |row| row(row) }, "difficulty" => section.difficulty,
-          "method" => section.method, "minutes" => section.minutes, "hazards" => section.hazards,
+          "method" => section.method, "minutes" => section.minutes, "hazards" => section.hazards, "entry" => edge(section.entry), "exit" => edge(section.exit),
+          "feel" => (section.feel unless section.feel == "even"),
           "parts" => section.parts.map { |part| { **part.to_h.transform_keys(&:to_s), "group" => part.group.to_s } } }.compact
       end
+
+      def edge(stated) = stated.empty? ? nil : stated.to_h { |name, value| [name.to_s, value.is_a?(Symbol) ? value.to_s : value] }
 
       def row(row) = row.to_h.transform_keys(&:to_s).reject { |_, value| value == "" }
 

@@ -1,0 +1,56 @@
+# frozen_string_literal: true
+
+module Bench
+  # bin/chain check in this process: pieces of 25, 50 and 100 links from two fifths as many sections, every eight different.
+  class Check
+    TEXTS = ["1 step R 2 close L 3& ball-change R L 5-6 turn half right 7 hold 8 jump apart", "1&2 triple R 3&4 triple L 5-8 jazz square R",
+             "1 step L 2 kick R 3 step R 4 touch L 5-6 kneel 7-8 get up", "5 6 wait 7 step R 8& ball ch L R 1 kick L 2 - pdb 3&4"].freeze
+
+    def run
+      [25, 50, 100].each do |links|
+        work = piece(links)
+        sorted = Bench.times(9) { Core::Piece::Check.new(work).then { |check| [check.links, check.findings, check.forks] } }
+        puts format("%3d links, %4d eights: median %6.1f ms, %.3f ms an eight", links, work.order.total_counts / 8, Bench.median(sorted), Bench.median(sorted) * 8 / work.order.total_counts)
+      end
+    end
+
+    private
+
+    def piece(count)
+      sections = Array.new(count * 2 / 5) do |i|
+        rows = Array.new(6) { |n| Core::Piece::Row.new(counts: 8, text: "#{TEXTS[(i + n) % TEXTS.size]} (#{i} #{n})") }
+        Core::Piece::Section.new(id: i, name: "Part #{i}", rows:)
+      end
+      links = Array.new(count) { |i| Core::Piece::Link.new(section: sections[i % sections.size], mirrored: (i % 3).zero?) }
+      Core::Piece::Work.new(title: "Bench", sections:, links:)
+    end
+  end
+
+  # Random and mutated lines through reader, walk and writer: no crash, no hang.
+  class Fuzz
+    WORDS = ["step", "R", "L", "1", "2&", "a3", "5-6", "//", "x2", "(", ")", '"', "-", "over", "6", "o/s", ",", "zug", "é", "free", "99", "half", "turn", "in 6:", "&", "repeat 1-2"].freeze
+
+    def run(count = 10_000)
+      random = Random.new(Integer(ENV.fetch("SEED", "1")))
+      slowest = Array.new(count) { one(random) }.max
+      puts format("%d lines, none lost its way; the slowest took %.1f ms", count, slowest)
+    end
+
+    private
+
+    def one(random)
+      text = random.rand < 0.5 ? Array.new(random.rand(0..40)) { WORDS.sample(random:) }.join([" ", ""].sample(random:)) : mutated(random)
+      started = Process.clock_gettime(Process::CLOCK_MONOTONIC)
+      lines = Core::Movement::Reader.new.read(text)
+      Core::Movement::Walk.new(lines)
+      lines.each { |line| Core::Movement::Writer.new(line).text }
+      (Process.clock_gettime(Process::CLOCK_MONOTONIC) - started) * 1000
+    end
+
+    def mutated(random)
+      text = Check::TEXTS.sample(random:).dup
+      random.rand(1..8).times { text[random.rand(text.size)] = (random.rand(95) + 32).chr }
+      text
+    end
+  end
+end

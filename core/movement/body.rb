@@ -1,0 +1,26 @@
+# frozen_string_literal: true
+
+module Core
+  module Movement
+    # One value of the body and where it comes from: :stated, :derived, :choice or :not_stated.
+    class Known < Values::Value.of(:value, :source)
+      NOT_STATED = new(value: nil, source: :not_stated)
+
+      def self.stated(value) = new(value:, source: :stated)
+      def self.derived(value) = new(value:, source: :derived)
+      def self.unknown(value = nil) = new(value:, source: :not_stated)
+      def self.choice = new(value: nil, source: :choice)
+      def known? = !value.nil?
+    end
+
+    # Where the body is between two moves. weight: :left, :right, :both, :seated or :floor (the foot that bears it);
+    # facing: 1 (audience) to 8, clockwise from above; level: :air, :standing, :low, :kneeling, :floor.
+    class Body < Values::Value.of(weight: Known::NOT_STATED, facing: Known.unknown(1), level: Known.unknown(:standing), hands: Known::NOT_STATED, place: Known::NOT_STATED)
+      # From stated edges ({weight: :left, facing: 5}); what is missing stays not stated.
+      def self.stated(values) = new(**values.compact.transform_values { |value| Known.stated(value) })
+
+      # The foot that is free, or nil when either may go or nothing is known.
+      def free_foot = { left: :right, right: :left }[weight.value]
+    end
+  end
+end

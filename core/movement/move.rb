@@ -1,0 +1,26 @@
+# frozen_string_literal: true
+
+module Core
+  module Movement
+    # One move as read: where it lies on its line and what is known of it. Positions and lengths are twelfths of a count
+    # from the line's first count; at is nil while its count is not set.
+    # kind: :step, :hold, :silent, :free or :unknown; side: :left, :right or nil; feet: a foot for each placement,
+    # where they were all said; said, range: the positions as typed, and whether as "5-6"; turn: eighths, to the right positive, nil when a turn was said without how far.
+    class Move < Values::Value.of(:text, step: nil, kind: :unknown, at: nil, length: nil, places: [].freeze, side: nil, feet: [].freeze, turn: 0,
+                                  facing: nil, level: nil, travel: nil, layer: :feet, choice: [].freeze, said: [].freeze, range: false)
+      TWELFTHS = 12
+
+      def end_at = at && (at + (length || TWELFTHS))
+
+      # Count on its line, from 1, fractional: 1.5 for the "and" after one.
+      def count = at && ((at / TWELFTHS.to_f) + 1).round(3)
+
+      # Same movement, whatever it was typed like.
+      def same?(other) = meaning == other.meaning
+
+      def meaning
+        [kind == :unknown ? Vocabulary.fold(text) : step, kind, at, length, side, feet, turn, facing, level, travel, choice]
+      end
+    end
+  end
+end

@@ -1,0 +1,51 @@
+# frozen_string_literal: true
+
+module Core
+  module Movement
+    # Lays moves onto said counts: one count each where there are as many, else the first move takes them all and
+    # what follows keeps its place in the order with its count not set.
+    class Placing
+      # positions: twelfths; range: they came as "5-6", to the end of the last count.
+      def initialize(moves, positions, range:)
+        @list = moves
+        @positions = positions
+        @range = range
+      end
+
+      def moves
+        return @list.zip(@positions).map { |move, at| placed(move, [at]) } if @list.size == @positions.size
+        return [placed(@list.first, @positions)] if @list.size == 1
+        return spread if @list.size < @positions.size
+
+        [placed(@list.first, @positions), *@list.drop(1)]
+      end
+
+      private
+
+      def spread
+        share = @positions.each_slice((@positions.size / @list.size.to_f).ceil).to_a
+        @list.each_with_index.map { |move, i| share[i] ? placed(move, share[i]) : move }
+      end
+
+      def placed(move, positions)
+        at = positions.first
+        length = positions.size > 1 ? span(positions) : move.length
+        move.with(at:, length:, places: places(move, positions), said: positions, range: @range && positions.size > 1)
+      end
+
+      def span(positions)
+        last = positions.last
+        last - positions.first + (@range || (last % 12).zero? ? 12 : 12 - (last % 12))
+      end
+
+      # Where each weight placement falls.
+      def places(move, positions)
+        step = move.step && Vocabulary::DEFAULT.find(move.step)
+        return [] unless step && step.weights.any?
+        return positions if positions.size == step.weights.size
+
+        step.offsets.map { |offset| positions.first + offset }
+      end
+    end
+  end
+end

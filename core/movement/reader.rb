@@ -1,0 +1,81 @@
+# frozen_string_literal: true
+
+module Core
+  module Movement
+    # Reads the eights of a section, each typed as a line, knowing the eights before it:
+    # "//" and "/" begin a new eight, "in 6:" sets the length, "o/s" is the eight before on the other side,
+    # "repeat 1-2", "repeat 1-2 mirrored" and "as Comb eight 3" take eights from elsewhere.
+    class Reader
+      OTHER_SIDE = %r{\A\s*(?:o/s|other\s+side|same\s+(?:on\s+the\s+)?other\s+side)\b[\s,:]*(?<rest>.*)\z}im
+      REPEAT = /\A\s*repeat\s+(?:eights?\s+)?(?<from>\d{1,2})(?:\s*[-–]\s*(?<to>\d{1,2}))?(?<side>\s*,?\s*(?:mirrored|other side|o\/s))?\s*\z/i
+      BORROWED = /\A\s*as\s+(?<name>.+?)\s+(?:eights?|row)\s+(?<number>\d{1,2})(?<side>\s*,?\s*(?:mirrored|other side|o\/s))?\s*\z/i
+      IN = /\A\s*in\s+(?<counts>\d{1,2})\s*[:,]\s*/i
+
+      # elsewhere: (section name, number) -> Line or nil.
+      def initialize(vocabulary: Vocabulary::DEFAULT, feel: :even, elsewhere: ->(_name, _number) {})
+        @vocabulary = vocabulary
+        @feel = feel
+        @elsewhere = elsewhere
+        @read = {}
+      end
+
+      # rows: [[text, counts], …] => [[Line, …], …], the lines of each row (more than one where its text fills more).
+      def section(rows)
+        so_far = []
+        rows.map do |text, counts|
+          lines = one(text, counts, so_far)
+          so_far.concat(lines)
+          lines
+        end
+      end
+
+      # The lines of one typed text: [Line].
+      def read(text, counts: 8) = one(text, counts, [])
+
+      private
+
+      def one(text, counts, before)
+        given = IN.match(text)
+        counts = given[:counts].to_i.clamp(1, 64) if given
+        parts = (given ? given.post_match : text).split(%r{//|(?<=[\s,])/(?=[\s])|\n}, -1)
+        parts.each_with_index.with_object([]) do |(part, i), lines|
+          lines.concat(eight(part, counts, before + lines)) unless part.strip.empty? && i.positive?
+        end
+      end
+
+      def eight(text, counts, before)
+        case text
+        when OTHER_SIDE then other_side(Regexp.last_match[:rest], before, counts)
+        when REPEAT then repeat(Regexp.last_match, before, counts)
+        when BORROWED then borrowed(Regexp.last_match, counts)
+        else @read[[text, counts]] ||= LineReader.new(text, counts:, feel: @feel, vocabulary: @vocabulary).lines
+        end
+      end
+
+      def other_side(rest, before, counts)
+        return [missing("o/s #{rest}".strip, counts)] if before.empty?
+
+        notes = rest.strip.empty? ? [] : [rest.strip]
+        [Mirror.line(before.last).with(notes:, faults: [])]
+      end
+
+      def repeat(match, before, counts)
+        from = match[:from].to_i
+        to = (match[:to] || match[:from]).to_i
+        return [missing(match[0].strip, counts)] unless from.between?(1, before.size) && to.between?(from, before.size)
+
+        lines = before[(from - 1)..(to - 1)]
+        match[:side] ? lines.map { |line| Mirror.line(line) } : lines
+      end
+
+      def borrowed(match, counts)
+        line = @elsewhere.call(match[:name], match[:number].to_i)
+        return [missing(match[0].strip, counts)] unless line
+
+        [match[:side] ? Mirror.line(line) : line]
+      end
+
+      def missing(text, counts) = Line.new(counts:, notes: [text], faults: [Line::Fault.new(:not_found, nil, text)])
+    end
+  end
+end

@@ -1,0 +1,24 @@
+# frozen_string_literal: true
+
+module Core
+  module Movement
+    # A known step of the vocabulary and what it does to the body.
+    # weights: where the weight goes, placement by placement, as :lead, :other, :both, :seated or :floor (empty: it
+    # stays). foot: :free when the named foot must be free to do it (a kick), :standing when it is danced on it (a hop).
+    # turn: eighths to the side it is danced to. level: level after it; needs: level before it. layer: what moves.
+    class Step < Values::Value.of(:name, aliases: [].freeze, weights: [].freeze, foot: nil, counts: 1, turn: 0, level: nil, needs: nil, layer: :feet,
+                                  hazards: [].freeze, kind: :step, swing: [].freeze, travel: nil)
+      KINDS = %i[step hold silent free].freeze
+
+      # One row of a style's table.
+      def self.of(name, *aliases, **facts) = new(name:, aliases:, **facts)
+
+      # Offsets of its placements in twelfths of a count when only its first count was said.
+      def offsets
+        return swing unless swing.empty?
+
+        Array.new(weights.size) { |i| (i * counts * 12) / [weights.size, 1].max }
+      end
+    end
+  end
+end

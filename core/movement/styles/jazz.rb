@@ -1,0 +1,34 @@
+# frozen_string_literal: true
+
+module Core
+  module Movement
+    module Styles
+      # Jazz and show dance.
+      JAZZ = [
+        Step.of("ball-change", "ball change", "ball ch", "bc", "ball chg", weights: %i[lead other], swing: [0, 6]),
+        Step.of("kick-ball-change", "kick ball change", "kbc", "kick ball ch", weights: %i[lead other], swing: [6, 12], counts: 2),
+        Step.of("step-touch", "step touch", "step tch", "step tap", weights: [:lead], counts: 2),
+        Step.of("grapevine", "vine", "grape vine", weights: %i[lead other lead], swing: [0, 12, 24], counts: 4),
+        Step.of("jazz square", "box step", "jazz box", weights: %i[lead other lead other], swing: [0, 12, 24, 36], counts: 4),
+        Step.of("chassé", "chasse", "shasse", "triple step", "triple", "gallop", "shuffle step", weights: %i[lead other lead], swing: [0, 6, 12], counts: 2),
+        Step.of("pivot turn", "pivot", "pivot half", "step pivot", weights: %i[lead other], swing: [0, 12], turn: -4, counts: 2),
+        Step.of("paddle turn", "paddle", weights: %i[lead other], swing: [0, 6], turn: -2, counts: 1),
+        Step.of("three-step turn", "three step turn", "3 step turn", "travelling turn", weights: %i[lead other lead], swing: [0, 12, 24], turn: 8, counts: 4, hazards: %w[spin]),
+        Step.of("lunge", "lunge out", weights: [:lead]),
+        Step.of("layout", "lay out", foot: :free, hazards: %w[back_bend]),
+        Step.of("fan kick", "fan", foot: :free, counts: 2),
+        Step.of("battement", "high kick", "grand battement", foot: :free),
+        Step.of("passé", "passe", "retiré", "retire", foot: :free),
+        Step.of("jazz run", "jazz runs", weights: [:lead], hazards: %w[run]),
+        Step.of("camel walk", "slide walk", weights: [:lead]),
+        Step.of("step-kick", "step kick", weights: [:lead], counts: 2),
+        Step.of("charleston", "charleston step", weights: %i[lead other], swing: [0, 24], counts: 4),
+        Step.of("body roll", "bodyroll", "chest roll", layer: :body, counts: 2),
+        Step.of("contract", "contraction", layer: :body),
+        Step.of("jazz hands", "sparkle hands", layer: :arms),
+        Step.of("hip roll", "hip circle", layer: :body, counts: 2),
+        Step.of("kick line", "line kick", foot: :free, counts: 2)
+      ].freeze
+    end
+  end
+end

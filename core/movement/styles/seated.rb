@@ -1,0 +1,19 @@
+# frozen_string_literal: true
+
+module Core
+  module Movement
+    module Styles
+      # Seated dance, in a chair or with wheels.
+      SEATED = [
+        Step.of("wheel", "wheel forward", "wheel back", "wheel bk", "wheel fwd", "push wheels", weights: [:seated], layer: :body),
+        Step.of("wheel turn", "turn chair", "chair turn", weights: [:seated], turn: 2, layer: :body),
+        Step.of("clap lap", "lap", "lap clap", "pat lap", "pat knees", layer: :arms),
+        Step.of("twist", "torso twist", layer: :body),
+        Step.of("lean", "lean forward", "lean back", "tip torso", layer: :body),
+        Step.of("seated march", "march feet", layer: :body),
+        Step.of("heel tap seated", "seated tap", layer: :body),
+        Step.of("drum", "drum thighs", layer: :arms)
+      ].freeze
+    end
+  end
+end

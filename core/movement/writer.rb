@@ -1,0 +1,48 @@
+# frozen_string_literal: true
+
+module Core
+  module Movement
+    # Writes a line's moves as text again, counts first: "1 step R 3& ball-change R L 7-8 hold".
+    class Writer
+      NAMES = { 3 => "e", 6 => "&", 9 => "a", 8 => "a" }.freeze
+
+      def initialize(line) = @line = line
+
+      def text
+        moves = @line.moves.map { |move| [counts(move), shown(move)].compact.join(" ") }
+        cues = @line.cues.map { |cue, _| %("#{cue}") }
+        exit = @line.exit[:weight] ? ["#{@line.exit[:weight] == :left ? 'R' : 'L'} free"] : []
+        [moves.join(" "), *cues, *@line.notes.map { |note| "(#{note})" }, *exit].reject(&:empty?).join(", ")
+      end
+
+      private
+
+      def shown(move) = move.kind == :silent ? "-" : [move.text, ("(either foot)" if move.choice.include?(:weight))].compact.join(" ")
+
+      def counts(move)
+        return unless move.at
+        return length(move) if move.said.empty?
+
+        move.range ? "#{name(move.said.first)}-#{name(move.said.last)}" : called_counts(move.said)
+      end
+
+      # "3&" rather than "3 3&".
+      def called_counts(positions)
+        positions.chunk_while { |a, b| (a % 12).zero? && (b % 12).positive? && a / 12 == b / 12 }
+                 .map { |same| name(same.first) + same.drop(1).map { |position| NAMES.fetch(position % 12, "") }.join }.join(" ")
+      end
+
+      # Placed by its length alone.
+      def length(move)
+        whole = move.length && (move.at % 12).zero? && (move.length % 12).zero? && move.length > 12
+        whole ? "#{name(move.at)}-#{name(move.at + move.length - 12)}" : name(move.at)
+      end
+
+      def name(position)
+        "#{called(position / 12)}#{NAMES.fetch(position % 12, '')}"
+      end
+
+      def called(index) = ((index + @line.called - 1) % [@line.counts, 8].max) + 1
+    end
+  end
+end

@@ -1,0 +1,75 @@
+# frozen_string_literal: true
+
+module Core
+  module Piece
+    # What is danced: every section's eights read once, every link's lines with its changes and on its side, and
+    # the walk along them. Links that dance the same thing share one walk.
+    class Danced
+      def initialize(work, vocabulary: Movement::Vocabulary::DEFAULT)
+        @work = work
+        @vocabulary = vocabulary
+        @sections = work.sections.to_h { |section| [Movement::Vocabulary.fold(section.name), section] }
+        @lines = {}
+        @links = {}
+        @walks = {}
+      end
+
+      # [Movement::Line] of a section, one for each of its eights.
+      def lines(section) = @lines[section.id] ||= read(section, section.rows)
+
+      # [Movement::Line] of a link as danced.
+      def link_lines(link)
+        @links[key(link)] ||= begin
+          plain = link.altered? ? read(link.section, link.danced.map(&:row)) : lines(link.section)
+          link.mirrored ? plain.map { |line| Movement::Mirror.line(line) } : plain
+        end
+      end
+
+      # Movement::Walk along a link, from its stated entry.
+      def walk(link) = @walks[key(link)] ||= Movement::Walk.new(link_lines(link), entry: edge(link, :entry), exit: edge(link, :exit), vocabulary: @vocabulary)
+
+      # Walk along a section as taught.
+      def section_walk(section) = walk(Link.new(section:))
+
+      # Where repeats of one section part: [Movement::Fork], each altered or edited link against the first plain one.
+      def forks
+        @work.order.links.group_by { |placed| placed.section.id }.values.flat_map { |same| same.drop(1).filter_map { |later| fork(same.first, later) } }
+      end
+
+      private
+
+      def key(link) = [link.section.id, link.mirrored, link.changes]
+
+      def edge(link, side)
+        stated = link.section.public_send(side)
+        return stated unless link.mirrored
+
+        stated.to_h { |name, value| [name, name == :facing ? Movement::Mirror.facing(value) : Movement::Mirror::SIDES.fetch(value, value)] }
+      end
+
+      def read(section, rows)
+        reader = Movement::Reader.new(vocabulary: @vocabulary, feel: section.feel.to_sym, elsewhere: ->(name, number) { elsewhere(section, name, number) })
+        reader.section(rows.map { |row| [row.text, row.counts] }).zip(rows).map { |found, row| one(found, row) }
+      end
+
+      # A row is one eight: what its text says beyond that is a fault, and cues written beside it are added.
+      def one(found, row)
+        line = found.first
+        line = line.with(faults: [*line.faults, Movement::Line::Fault.new(:no_such_count, nil, "//")]) if found.size > 1
+        row.cue == "" ? line : line.with(cues: [*line.cues, [row.cue, 0]])
+      end
+
+      def elsewhere(asking, name, number)
+        other = @sections[Movement::Vocabulary.fold(name)]
+        return if other.nil? || other.id == asking.id || other.rows.any? { |row| row.text.match?(Movement::Reader::BORROWED) }
+
+        lines(other)[number - 1] if number.positive?
+      end
+
+      def fork(first, later)
+        Movement::Fork.between(link_lines(first.link), link_lines(later.link), section: first.section.id, links: [first.index, later.index],
+                                                                             mirrored: [first.link.mirrored, later.link.mirrored])
+      end
+    end
+  end
+end
