@@ -42,6 +42,7 @@ module App
     register Routes::Pieces
     register Routes::Structure
     register Routes::Sections
+    register Routes::Steps
     register Routes::Groups
     register Routes::Learning
     register Routes::Plans

@@ -49,8 +49,17 @@ module App
         end
         @piece.reload
         @piece.track.update!(length_seconds: (Records::Mapping::Works.load(@piece).order.end_seconds + 0.4).round(1))
+        write_steps
         @piece.touch
         Actions::Revise.new(@piece, @director).record("piece begun")
+      end
+
+      def write_steps
+        @piece.sections.each do |section|
+          section.eights.zip(Steps::SECTIONS.fetch(section.name)).each { |eight, (text, cue)| eight.update!(text:, cue:) }
+        end
+        altered = @piece.links.find { |link| link.changes_made.any? }
+        altered.update!(changes_made: { "replace" => Steps::CHANGES.transform_values { |text| { "counts" => 8, "text" => text } } })
       end
 
       def absences

@@ -38,6 +38,7 @@ module Core
         given = IN.match(text)
         counts = given[:counts].to_i.clamp(1, 64) if given
         parts = (given ? given.post_match : text).split(%r{//|(?<=[\s,])/(?=[\s])|\n}, -1)
+        parts = [""] if parts.empty?
         parts.each_with_index.with_object([]) do |(part, i), lines|
           lines.concat(eight(part, counts, before + lines)) unless part.strip.empty? && i.positive?
         end

@@ -18,6 +18,7 @@ Capybara.default_driver = Capybara.javascript_driver = :chromium
 Capybara.app = App::Web.rack
 Capybara.server = :puma, { Silent: true, Threads: "0:4" }
 Capybara.default_max_wait_time = 5
+Capybara.enable_aria_label = true
 
 # What system specs say.
 module Screens

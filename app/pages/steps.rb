@@ -1,0 +1,75 @@
+# frozen_string_literal: true
+
+module App
+  module Pages
+    # One section's eights: the typed line, its moves on their counts, the body under them.
+    class Steps < PiecePage
+      Eight = Struct.new(:number, :row, :line, :picture, :start, :at, :faults, keyword_init: true)
+      attr_reader :result
+
+      def initialize(section: nil, typed: nil, result: nil, **rest)
+        super(**rest)
+        @section_id = section.to_s[/\A\d+\z/]&.to_i
+        @typed = typed
+        @result = result
+      end
+
+      def screen = :steps
+      def title = section ? "#{section.name}, steps · #{piece.title}" : super
+      def sections = work.sections
+      def section = @section ||= sections.find { |each| each.id == @section_id } || picked_link&.section || sections.first
+      def row_record = @row_record ||= piece.sections.find { |each| each.id == section.id }
+      def edit? = section && Policies::Section.new(member, row_record).edit?
+      def error = result&.errors&.fetch(:rows, nil)
+      def conflict? = result&.value == :conflict
+      def version = row_record.lock_version
+
+      # The section with what is typed in place of what is saved.
+      def current
+        @current ||= @typed ? section.with(rows: Actions::StepsText.new(@typed).rows.map(&:core)) : section
+      end
+
+      def eights
+        @eights ||= current.rows.each_with_index.map { |row, i| eight(row, i) }
+      end
+
+      def walk = @walk ||= danced.section_walk(current)
+      def findings = walk.findings.map { |finding| [finding, Core::Movement::FindingWriter.text(finding)] }
+      def hazards = walk_steps.flat_map(&:hazards).uniq
+      def changed_people = progress_people.select { |id| progress.cell(id, "s#{section.id}").changed }.filter_map { |id| people[id]&.name }
+      def forks = snapshot.memo(:forks) { Core::Piece::Danced.new(work).forks }.select { |fork| fork.section == section.id }
+      def first_link = order.links.find { |link| link.section.id == section.id }
+      def links = order.links.select { |link| link.section.id == section.id }
+      def link_name(index) = order.links[index - 1].then { |link| "#{link.name} (link #{link.index})" }
+      def entry = Wording.body(walk.entry)
+      def ending = Wording.ending(walk.exit)
+      def blank? = current.rows.all? { |row| row.text.empty? }
+
+      # An eight to be filled in, for the screen to copy.
+      def blank
+        row = Core::Piece::Row.new(counts: 8)
+        line = Core::Movement::Line.new(counts: 8)
+        Eight.new(number: 0, row:, line:, picture: EightPicture.new(line, Core::Movement::Walk.new([line]), 1).svg, faults: [])
+      end
+
+      private
+
+      def danced = @danced ||= Core::Piece::Danced.new(work.with(sections: sections.map { |each| each.id == section.id ? current : each }, links: []))
+      def progress_people = items.in_link(first_link&.index || 1)
+      def walk_steps = danced.lines(current).flat_map(&:moves).filter_map { |move| move.step && Core::Movement::Vocabulary::DEFAULT.find(move.step) }
+
+      def eight(row, index)
+        line = danced.lines(current)[index]
+        offset = current.rows.first(index).sum(&:counts)
+        Eight.new(number: index + 1, row:, line:, start: start(offset), at: time(offset), picture: EightPicture.new(line, walk, index + 1).svg,
+                  faults: line.faults.map { |fault| Wording.line_fault(fault) })
+      end
+
+      def start(offset) = first_link && (first_link.start_count + offset)
+
+      def time(offset)
+        first_link && Formats::Times.tenth(work.track.map.seconds_at(first_link.start_beat + (offset * section.beats_per_count)))
+      end
+    end
+  end
+end

@@ -1,0 +1,26 @@
+# frozen_string_literal: true
+
+module App
+  module Routes
+    # What happens on every count: a section's eights as typed, and the body they imply.
+    module Steps
+      def self.registered(app)
+        app.allow(:member, get: "/pieces/:piece/steps") { page :steps, piece_page(Pages::Steps, section: params["section"]) }
+        app.allow :director, :choreographer, post: "/pieces/:piece/steps/preview" do
+          headers "x-sequence" => params["sequence"].to_s[0, 12]
+          erb :"parts/steps_preview", layout: false, locals: { page: piece_page(Pages::Steps, section: params["section"], typed: params) }
+        end
+        app.allow :director, :choreographer, post: "/pieces/:piece/sections/:id/steps" do
+          section = find(piece.sections)
+          permit Policies::Section, section, :edit?
+          result = Actions::SaveSteps.new(section, params, account, today).run
+          code = result.value == :conflict ? 409 : 422
+          next page(:steps, piece_page(Pages::Steps, section: section.id.to_s, typed: params, result:), status: code) unless result.ok?
+
+          say result.value
+          redirect "/pieces/#{piece.id}/steps?section=#{section.id}"
+        end
+      end
+    end
+  end
+end

@@ -1,0 +1,67 @@
+# frozen_string_literal: true
+
+require "web_helper"
+
+RSpec.describe "steps", :web do
+  let(:studio) { make_studio }
+  let(:director) { make_member(studio, "director") }
+  let(:piece) { make_piece(studio, director) }
+  let(:section) { piece.sections.first }
+  let(:path) { "/pieces/#{piece.id}/sections/#{section.id}/steps" }
+
+  before { sign_in director }
+
+  def save(*texts, **more)
+    rows = texts.each_with_index.to_h { |text, i| [(i + 1).to_s, { "text" => text, "counts" => "8" }] }
+    send_form path, { "rows" => rows, "lock_version" => section.reload.lock_version, **more.transform_keys(&:to_s) }
+    last_response
+  end
+
+  def texts = section.eights.reload.map(&:text)
+
+  it "keeps what is typed as typed, and begins new eights where the text does" do
+    save "1 step R zzz L", "1 kick L // o/s", "in 6: bal R, bal L", "step tch R,L,R,L x2"
+    expect(texts).to eq ["1 step R zzz L", "1 kick L", "o/s", "bal R, bal L", "1-2 step-touch R 3-4 step-touch L 5-6 step-touch R 7-8 step-touch L",
+                         "1-2 step-touch R 3-4 step-touch L 5-6 step-touch R 7-8 step-touch L"]
+    expect(section.eights.pluck(:counts)).to eq [8, 8, 8, 6, 8, 8]
+  end
+
+  it "marks those who were taught what changed, and lowers nobody's tick" do
+    dancers = make_cast(piece)
+    save "1 step R 2 step L", "1 step R", "", ""
+    cells = dancers.first(2).map { |dancer| "#{dancer.id}:s#{section.id}" }
+    App::Actions::RecordTicks.new(piece, director.account, { "cells" => cells, "rung" => 4 }, Date.new(2027, 2, 2)).run
+    save "1  step right,  2 step left", "1 step R", "1 step L", ""
+    expect(piece.learning_states.where(changed_since: true).count).to eq 0
+    save "1 step R 2 step L", "1 step L", "1 step L", ""
+    expect(last_response.status).to eq 302
+    expect(piece.learning_states.where(changed_since: true).pluck(:person_id, :rung)).to match_array(dancers.first(2).map { |d| [d.id, 4] })
+    expect(piece.ledger_entries.where(kind: "changed").pluck(:note).uniq).to eq ["eight 2 changed"]
+    expect(get("/pieces/#{piece.id}/steps?section=#{section.id}").body).to include("Ada Test, Bram Test", "2 dancers have the old one")
+  end
+
+  it "answers what cannot be kept, and the later of two writers, with all that was typed" do
+    expect(save("x" * 1500).then { |r| [r.status, r.body.include?("more than 1000 letters"), r.body.include?("x" * 1500)] }).to eq [422, true, true]
+    stale = section.reload.lock_version
+    save "1 step R"
+    send_form path, { "rows" => { "1" => { "text" => "1 kick L", "counts" => "8" } }, "lock_version" => stale }
+    expect([last_response.status, last_response.body]).to match([409, /Saved by somebody else.*1 step R/m])
+    expect(last_response.body).to include "1 kick L"
+    expect(texts).to eq ["1 step R"]
+  end
+
+  it "walks what is typed without saving it" do
+    send_form "/pieces/#{piece.id}/steps/preview", { "section" => section.id, "rows" => { "1" => { "text" => "1 step R 2 step R", "counts" => "8" } }, "sequence" => "7" }
+    expect(last_response.headers["x-sequence"]).to eq "7"
+    expect(last_response.body).to include("The right foot already bears the weight", "left foot free")
+    expect(texts.uniq).to eq [""]
+  end
+
+  it "lists the fork of an altered repeat" do
+    spiral = piece.sections.find_by!(name: "Spiral")
+    spiral.eights.first(2).each { |eight| eight.update!(text: "1 step R 2 step L 3 step R") }
+    piece.links.last.update!(changes_made: { "replace" => { "2" => { "counts" => 8, "text" => "1 step R 2 step L 3 kick R" } } })
+    piece.touch
+    expect(get("/pieces/#{piece.id}/steps?section=#{spiral.id}").body).to include "Spiral (link 4) parts from link 2 at eight 2, count 3, after 8 counts alike."
+  end
+end
