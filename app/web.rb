@@ -40,9 +40,9 @@ module App
     register Routes::Roster
     register Routes::Rehearsals
     register Routes::Pieces
+    register Routes::Steps # before Structure, whose links/:id/:step would take its paths
     register Routes::Structure
     register Routes::Sections
-    register Routes::Steps
     register Routes::Groups
     register Routes::Learning
     register Routes::Plans

@@ -10,6 +10,7 @@ require_relative "values/interval"
 require_relative "values/bits"
 
 require_relative "music/tempo_map"
+require_relative "music/taps"
 require_relative "music/track"
 require_relative "music/start_point"
 
@@ -52,6 +53,7 @@ require_relative "piece/length_text"
 require_relative "piece/structure_line"
 require_relative "piece/structure_reader"
 require_relative "piece/structure_writer"
+require_relative "piece/sharing"
 
 require_relative "joins/edge"
 require_relative "joins/join"

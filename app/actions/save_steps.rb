@@ -32,7 +32,7 @@ module App
         before = lines
         write(@text.rows)
         changed = differing(before, lines)
-        people = changed.any? ? mark(changed) : 0
+        people = changed.any? ? MarkChanged.new(@piece, "s#{@section.id}", changed, @account, @today).run : 0
         @section.touch
         @piece.touch
         Revise.new(@piece, @account).record("#{@section.name}: steps")
@@ -58,19 +58,6 @@ module App
       # Numbers of the eights that had something and are danced differently now.
       def differing(before, after)
         before.each_with_index.filter_map { |line, i| i + 1 unless line.moves.empty? || line.same?(after[i]) }
-      end
-
-      def mark(changed)
-        key = "s#{@section.id}"
-        people = @piece.learning_states.where(item_key: key, rung: 1..).pluck(:person_id)
-        Records::LedgerEntry.add_all(people.map { |person| entry(person, key, changed) })
-        Records::Mapping::Learnings.refold(@piece, people.map { |person| [person, key] }) if people.any?
-        people.size
-      end
-
-      def entry(person, key, changed)
-        { studio_id: @piece.studio_id, piece_id: @piece.id, person_id: person, item_key: key, kind: "changed", rung: 0, account_id: @account.id, by_name: @account.name,
-          note: I18n.t("steps.note", eights: changed.join(", ")), day: @today, created_at: Clock.now }
       end
     end
   end

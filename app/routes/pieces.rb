@@ -44,6 +44,10 @@ module App
           say t("music.saved")
           redirect "/pieces/#{piece.id}/music"
         end
+        app.allow :member, post: "/taps" do
+          answer = Actions::TapTempo.new(json_body["taps"]).run
+          json(answer.ok? ? answer.value : answer.errors, answer.ok? ? 200 : 422)
+        end
       end
     end
   end

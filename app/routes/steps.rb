@@ -6,6 +6,7 @@ module App
     module Steps
       def self.registered(app)
         app.allow(:member, get: "/pieces/:piece/steps") { page :steps, piece_page(Pages::Steps, section: params["section"]) }
+        differences(app)
         app.allow :director, :choreographer, post: "/pieces/:piece/steps/preview" do
           headers "x-sequence" => params["sequence"].to_s[0, 12]
           erb :"parts/steps_preview", layout: false, locals: { page: piece_page(Pages::Steps, section: params["section"], typed: params) }
@@ -19,6 +20,22 @@ module App
 
           say result.value
           redirect "/pieces/#{piece.id}/steps?section=#{section.id}"
+        end
+      end
+
+      # A repeat that is danced with changes, written as its difference from the section.
+      def self.differences(app)
+        app.allow :member, get: "/pieces/:piece/links/:id/changes" do
+          page :changes, piece_page(Pages::Changes, link: find(piece.links))
+        end
+        app.allow :director, :choreographer, post: "/pieces/:piece/links/:id/changes" do
+          link = find(piece.links)
+          permit Policies::Section, link.section, :edit?
+          result = Actions::SaveChanges.new(link, params, account, today).run
+          next page(:changes, piece_page(Pages::Changes, link: find(piece.links), typed: params, result:), status: 422) unless result.ok?
+
+          say result.value
+          redirect "/pieces/#{piece.id}/links/#{link.id}/changes"
         end
       end
     end

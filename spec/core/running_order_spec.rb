@@ -48,6 +48,28 @@ RSpec.describe Core::Music::TempoMap do
   end
 end
 
+RSpec.describe Core::Music::Taps do
+  it "finds the tempo under unsteady hands, a missed beat and a tap too many" do
+    each_case(60) do |random|
+      bpm = random.rand(60..190)
+      beat = 60_000.0 / bpm
+      times = Array.new(24) { |i| (i * beat) + (random.rand(-0.04..0.04) * beat) }
+      times.delete_at(random.rand(8..16))
+      times.insert(4, times[3] + (beat * 0.4)) if random.rand < 0.5
+      taps = described_class.new(times)
+      expect(taps.bpm).to be_within(bpm * 0.02).of(bpm)
+      expect(taps.dropped.size).to be_between(1, 3)
+      expect(taps.spread).to be < 0.08
+    end
+  end
+
+  it "needs eight taps that go forward" do
+    expect { described_class.new([0] * 8) }.to raise_error(Core::ValueError, /go forward/)
+    expect { described_class.new([1, 2, 3]) }.to raise_error(Core::ValueError, /at least 8, got 3/)
+    expect(described_class.new((0..7).map { |i| i * 500 }).spread).to eq 0
+  end
+end
+
 RSpec.describe Core::Joins::Sequence do
   it "finds joins with the same steps once, and keeps mirrored and altered edges apart" do
     a = section("a", 8, 8, 8)

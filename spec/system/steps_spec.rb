@@ -34,6 +34,21 @@ RSpec.describe "typing steps", :browser do
     expect(piece.sections.first.eights.count).to eq 5
   end
 
+  it "takes a tempo from taps, by button or key" do
+    visit "/pieces/#{piece.id}/music"
+    page.execute_script(<<~JS)
+      const button = [...document.querySelectorAll("button")].find((b) => b.textContent === "Tap the beat");
+      for (let i = 0; i < 9; i += 1) {
+        const event = new KeyboardEvent("keydown", { key: "x", bubbles: true, cancelable: true });
+        Object.defineProperty(event, "timeStamp", { value: 5000 + i * 625 + (i === 4 ? 20 : 0) });
+        button.dispatchEvent(event);
+      }
+    JS
+    expect(page).to have_text(/96(\.\d)? beats a minute, steady to/)
+    click_button "Use it"
+    expect(find_field("Tempo").value).to match(/\A9[56]/)
+  end
+
   it "takes a pasted sheet, a line for each eight" do
     field(1).click
     page.execute_script(<<~JS)

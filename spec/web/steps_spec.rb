@@ -57,6 +57,22 @@ RSpec.describe "steps", :web do
     expect(texts.uniq).to eq [""]
   end
 
+  it "writes an altered repeat as its difference, and marks who had the old one" do
+    link = piece.links.last
+    dancers = make_cast(piece)
+    App::Actions::RecordTicks.new(piece, director.account, { "cells" => ["#{dancers.first.id}:d#{link.id}"], "rung" => 3 }, Date.new(2027, 2, 2)).run
+    rows = { "0" => { "added" => "1 clap // 1 jump" }, "1" => { "text" => "" }, "2" => { "text" => "1 kick R", "counts" => "6" }, "3" => { "drop" => "1", "text" => "lost" } }
+    changes = "/pieces/#{piece.id}/links/#{link.id}/changes"
+    send_form changes, { "rows" => rows, "lock_version" => piece.reload.lock_version }
+    expect(Records::Mapping::Works.load(studio.pieces.first).links.last.danced.map { |d| [d.origin, d.row.counts, d.row.text] })
+      .to eq [[nil, 8, "1 clap"], [nil, 8, "1 jump"], [1, 8, ""], [2, 6, "1 kick R"], [4, 4, ""]]
+    expect(piece.learning_states.where(changed_since: true).pluck(:item_key)).to eq ["d#{link.id}"]
+    expect(get(changes).body).to include("1 clap // 1 jump", "One dancer who had the old ones is marked.")
+    all = (1..4).to_h { |n| [n.to_s, { "drop" => "1" }] }
+    send_form changes, { "rows" => all, "lock_version" => piece.reload.lock_version }
+    expect([last_response.status, last_response.body]).to match([422, /leave nothing to dance/])
+  end
+
   it "lists the fork of an altered repeat" do
     spiral = piece.sections.find_by!(name: "Spiral")
     spiral.eights.first(2).each { |eight| eight.update!(text: "1 step R 2 step L 3 step R") }

@@ -15,6 +15,39 @@ document.addEventListener("alpine:init", () => {
 
   Alpine.data("printing", () => ({ go() { window.print(); } }));
 
+  // A tempo from taps. After a rest of two seconds the next tap begins anew.
+  Alpine.data("taps", () => ({
+    told: "Eight taps or more, with the button or any key on it.",
+    bpm: null,
+    times: [],
+    key(event) {
+      if (["Tab", "Shift", "Control", "Alt", "Meta", "Escape"].includes(event.key) || event.repeat) return;
+      event.preventDefault();
+      this.tap(event);
+    },
+    tap(event) {
+      const now = event.timeStamp;
+      if (this.times.length && now - this.times.at(-1) > 2000) { this.times = []; this.bpm = null; }
+      this.times.push(now);
+      this.ask();
+    },
+    async ask() {
+      const count = this.times.length;
+      const headers = { "Content-Type": "application/json", Accept: "application/json", "X-CSRF-Token": token() };
+      const answer = await fetch("/taps", { method: "POST", headers, body: JSON.stringify({ taps: this.times }) }).catch(() => null);
+      const body = answer ? await answer.json().catch(() => ({})) : { text: "No connection just now." };
+      if (count !== this.times.length) return;
+      this.told = body.text;
+      this.bpm = body.bpm || null;
+    },
+    use() {
+      const field = document.getElementById("tempo");
+      const lines = field.value.split("\n");
+      field.value = [this.bpm, ...lines.slice(1)].join("\n");
+      field.focus();
+    },
+  }));
+
   // Lines of structure, understood while they are typed. Answers that come late are dropped; drafts survive a reload.
   Alpine.data("structure", () => ({
     busy: false,

@@ -1,0 +1,30 @@
+# frozen_string_literal: true
+
+module App
+  module Actions
+    # Notes in the log of everybody who was shown an item that some of its eights changed. Answers how many people.
+    class MarkChanged
+      def initialize(piece, key, eights, account, today)
+        @piece = piece
+        @key = key
+        @eights = eights
+        @account = account
+        @today = today
+      end
+
+      def run
+        people = @piece.learning_states.where(item_key: @key, rung: 1..).pluck(:person_id)
+        Records::LedgerEntry.add_all(people.map { |person| entry(person) })
+        Records::Mapping::Learnings.refold(@piece, people.map { |person| [person, @key] }) if people.any?
+        people.size
+      end
+
+      private
+
+      def entry(person)
+        { studio_id: @piece.studio_id, piece_id: @piece.id, person_id: person, item_key: @key, kind: "changed", rung: 0, account_id: @account.id, by_name: @account.name,
+          note: I18n.t("steps.note", eights: @eights.join(", ")), day: @today, created_at: Clock.now }
+      end
+    end
+  end
+end
