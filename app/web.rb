@@ -43,6 +43,7 @@ module App
     register Routes::Steps # before Structure, whose links/:id/:step would take its paths
     register Routes::Structure
     register Routes::Sections
+    register Routes::Sharing
     register Routes::Groups
     register Routes::Learning
     register Routes::Plans

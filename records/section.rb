@@ -7,6 +7,10 @@ module Records
     METHODS = Core::Planning::Estimate::PRESETS.keys.freeze
     HAZARDS = %w[back_bend splits jump floor_work knee_drop lift spin run prop low_light].freeze
 
+    TIMES = Core::Piece::Section::BEATS.keys.freeze
+    FEELS = %w[even triplet].freeze
+    EDGE = { "weight" => %w[left right both seated floor], "facing" => (1..8).to_a, "level" => %w[standing low kneeling floor air] }.freeze
+
     belongs_to :studio
     belongs_to :piece
     belongs_to :choreographer, class_name: "Records::Person", optional: true
@@ -17,6 +21,8 @@ module Records
     validates :name, presence: true, length: { maximum: 60 }
     validates :fidelity, inclusion: { in: FIDELITIES }
     validates :method_preset, inclusion: { in: METHODS }
+    validates :time, inclusion: { in: TIMES }
+    validates :feel, inclusion: { in: FEELS }
     validates :difficulty, numericality: { in: 0.7..1.6 }
     validates :minutes, numericality: { only_integer: true, in: 1..600 }, allow_nil: true
     validates :note, length: { maximum: 2000 }

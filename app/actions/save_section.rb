@@ -28,7 +28,14 @@ module App
       def fields
         { name: @params["name"], fidelity: @params["fidelity"], method_preset: @params["method_preset"], time: @params["time"].presence || "normal",
           difficulty: Float(@params["difficulty"].to_s, exception: false), minutes: @params["minutes"].presence, note: @params["note"].to_s,
+          feel: @params["feel"].presence || "even", stated_entry: edge("entry"), stated_exit: edge("exit"),
           bring: @params["bring"].to_s.strip, hazards: Array(@params["hazards"]) & Records::Section::HAZARDS, **teacher }
+      end
+
+      # What is stated of the body at an edge; anything not on offer is left out.
+      def edge(name)
+        given = @params[name].is_a?(Hash) ? @params[name] : {}
+        Records::Section::EDGE.filter_map { |value, among| (chosen = among.find { |each| each.to_s == given[value].to_s }) && [value, chosen] }.to_h
       end
 
       def teacher

@@ -20,7 +20,7 @@ module App
       def section = placed.section
       def edit? = Policies::Section.new(member, link.section).edit?
       def version = piece.lock_version
-      def error = result&.errors&.values&.first
+      def error = result && result.errors.values.first
       def first_added = typed("added", 0) || text_of(made.insert_after.fetch(0, []))
       def fork = snapshot.memo(:forks) { Core::Piece::Danced.new(work).forks }.find { |each| each.links.last == placed.index }
 

@@ -29,8 +29,11 @@ module App
 
       def grid
         counts = (0...@line.counts).map { |i| Svg.tag(:line, x1: x(i * 12), x2: x(i * 12), y1: 2, y2: 84, class: "count-line") }
-        rails = RAILS.zip(%w[left right]).map { |y, name| Svg.tag(:line, x1: LEFT, x2: WIDTH - 4, y1: y, y2: y, class: "rail") + Svg.text(name, x: LEFT - 8, y: y + 4, text_anchor: "end", class: "rail-name") }
-        counts.join + rails.join
+        counts.join + RAILS.zip(%w[left right]).map { |y, name| rail(y, name) }.join
+      end
+
+      def rail(y, name)
+        Svg.tag(:line, x1: LEFT, x2: WIDTH - 4, y1: y, y2: y, class: "rail") + Svg.text(name, x: LEFT - 8, y: y + 4, text_anchor: "end", class: "rail-name")
       end
 
       def words
@@ -45,7 +48,13 @@ module App
       end
 
       def short(text, room) = text.length <= room ? text : "#{text[0, [room.floor - 1, 1].max]}…"
-      def number(at) = "#{((at / 12) + @line.called - 1) % [@line.counts, 8].max + 1 if (at % 12).zero?}#{'&' if at % 12 == 6}#{'a' if at % 12 > 6}#{'e' if at % 12 == 3}"
+
+      # What is called on a position: the count itself on the beat, else its part.
+      def number(at)
+        return (((at / 12) + @line.called - 1) % [@line.counts, 8].max) + 1 if (at % 12).zero?
+
+        { 3 => "e", 6 => "&" }.fetch(at % 12, "a")
+      end
 
       # Moves whose counts are not set yet stand at the end, in their order.
       def loose
@@ -86,12 +95,15 @@ module App
       end
 
       def face(at, value)
-        Svg.tag(:path, Svg.title(I18n.t("facings")[value - 1]), d: "M0 7 L5 -5 L0 -2 L-5 -5 Z", class: "face", transform: "translate(#{Svg.plain(x(at) + 9)} #{FACES}) rotate(#{(value - 1) * 45})")
+        turned = "translate(#{Svg.plain(x(at) + 9)} #{FACES}) rotate(#{(value - 1) * 45})"
+        Svg.tag(:path, Svg.title(I18n.t("facings")[value - 1]), d: "M0 7 L5 -5 L0 -2 L-5 -5 Z", class: "face", transform: turned)
       end
 
-      def levels
-        spans(:level).reject { |_, _, value| value.nil? || value == :standing }
-                     .map { |from, to, value| Svg.tag(:rect, x: x(from) + 20, y: FACES - 1, width: [x(to) - x(from) - 24, 4].max, height: 2, class: "level") + Svg.text(I18n.t("levels.#{value}"), x: x(from) + 22, y: FACES - 5, class: "body-word") }.join
+      def levels = spans(:level).reject { |_, _, value| value.nil? || value == :standing }.map { |from, to, value| level(from, to, value) }.join
+
+      def level(from, to, value)
+        Svg.tag(:rect, x: x(from) + 20, y: FACES - 1, width: [x(to) - x(from) - 24, 4].max, height: 2, class: "level") +
+          Svg.text(I18n.t("levels.#{value}"), x: x(from) + 22, y: FACES - 5, class: "body-word")
       end
 
       def questions

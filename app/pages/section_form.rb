@@ -36,6 +36,21 @@ module App
         section.public_send(name == "choreographer" ? :choreographer_id : name).to_s
       end
 
+      # What is said of the body where the section starts or ends.
+      def stated(edge, name)
+        return @typed[edge].is_a?(Hash) ? @typed[edge][name].to_s : "" if @typed
+
+        section.public_send(:"stated_#{edge}")[name].to_s
+      end
+
+      def edge_word(name, value)
+        case name
+        when "weight" then I18n.t("weights.#{value}")
+        when "facing" then I18n.t("facing", to: I18n.t("facings")[value - 1])
+        else I18n.t("levels.#{value}")
+        end
+      end
+
       # [[field, here, saved], …] for what differs after a conflict.
       def differences
         mine = @typed

@@ -18,7 +18,8 @@ module App
 
       # How an eight or a section ends: which foot is free first.
       def ending(body)
-        free = body.free_foot ? I18n.t("free_foot.#{body.free_foot}") : I18n.t("free_foot.#{body.weight.value || (body.weight.source == :choice ? 'choice' : 'unknown')}")
+        unsaid = body.weight.source == :choice ? :choice : :unknown
+        free = I18n.t("free_foot.#{body.free_foot || body.weight.value || unsaid}")
         facing = body.facing.known? ? I18n.t("facing", to: I18n.t("facings")[body.facing.value - 1]) : I18n.t("facing_unknown")
         [free, facing, I18n.t("levels.#{body.level.value}")]
       end

@@ -160,11 +160,18 @@ module Core
       end
 
       def line(moves, index, last)
-        shift = index * @size * 12
-        moves = moves.map { |move| move.at ? move.with(at: move.at - shift, places: move.places.map { |place| place - shift }, said: move.said.map { |place| place - shift }) : move } unless index.zero?
-        first = index.zero?
-        Line.new(counts: @size, moves:, called: @called, exit: index == last ? @facts[:exit] : {}, notes: first ? @notes : [], cues: first ? @cues : [],
-                 faults: first ? @faults : [], versions: first ? @versions : [], offsets: first ? @facts[:offsets] : {}, meet: index == last ? @facts[:meet] : nil, feel: @feel)
+        moves = shifted(moves, index * @size * 12) unless index.zero?
+        said = { moves:, exit: {}, **(index == last ? { exit: @facts[:exit], meet: @facts[:meet] } : {}), **(index.zero? ? beside : {}) }
+        Line.new(counts: @size, called: @called, feel: @feel, **said)
+      end
+
+      # What is said beside the moves belongs to the first eight.
+      def beside = { notes: @notes, cues: @cues, faults: @faults, versions: @versions, offsets: @facts[:offsets] }
+
+      def shifted(moves, by)
+        moves.map do |move|
+          move.at ? move.with(at: move.at - by, places: move.places.map { |place| place - by }, said: move.said.map { |place| place - by }) : move
+        end
       end
     end
   end

@@ -76,7 +76,7 @@ module Core
       def repeats(step, sides)
         return [sides] if sides.size <= 1 || sides.size == step.weights.size
 
-        sides.map { |side| [side] }
+        sides.zip
       end
 
       # Nothing but sides beside the step's name: its repeats can be named anew without losing a word.
@@ -92,9 +92,13 @@ module Core
 
       def turn(step, amount, side)
         return signed(step.turn, side) if step.turn != 0 && amount.nil?
-        return amount && side ? signed(amount * (step.turn.negative? ? -1 : 1), side) : unsaid(amount) if step.name == "turn" || step.turn != 0
+        return 0 unless step.name == "turn" || step.turn != 0
 
-        0
+        if amount && side
+          signed(amount * (step.turn.negative? ? -1 : 1), side)
+        else
+          unsaid(amount)
+        end
       end
 
       # A turn of whole rounds ends where it began, whichever way; any other without a side or an amount is not known.

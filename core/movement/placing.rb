@@ -40,8 +40,8 @@ module Core
 
       # Where each weight placement falls.
       def places(move, positions)
-        step = move.step && Vocabulary::DEFAULT.find(move.step)
-        return [] unless step && step.weights.any?
+        step = Vocabulary::DEFAULT.find(move.step.to_s)
+        return [] if step.nil? || step.weights.empty?
         return positions if positions.size == step.weights.size
 
         step.offsets.map { |offset| positions.first + offset }

@@ -89,7 +89,7 @@ module Core
       def gesture(step, move, row)
         side = move.side or return
         bearing = step.foot == :free ? OTHER[side] : side
-        set_entry(bearing) unless @state.weight.known? || @state.weight.source == :choice
+        began_on(bearing) unless @state.weight.known? || @state.weight.source == :choice
         ask(row, move, :same_foot, side) if @state.weight.value == OTHER[bearing]
         @state = @state.with(weight: Known.derived(bearing)) if @state.weight.value.nil? || @state.weight.value == :both
       end
@@ -107,7 +107,7 @@ module Core
         return @state = @state.with(weight: Known.derived(kind)) if %i[both seated floor].include?(kind)
         return @state = @state.with(weight: Known.unknown) unless foot
 
-        set_entry(OTHER[foot]) unless @state.weight.known? || @state.weight.source == :choice || @used
+        began_on(OTHER[foot]) unless @state.weight.known? || @state.weight.source == :choice || @used
         ask(row, move, :same_foot, foot, index) if @state.weight.value == foot
         @used = true
         @state = @state.with(weight: Known.derived(foot), level: rise)
@@ -117,7 +117,7 @@ module Core
       def rise = %i[kneeling].include?(@state.level.value) ? Known.derived(:standing) : @state.level
 
       # The first foot used tells which one bore the weight before.
-      def set_entry(bearing)
+      def began_on(bearing)
         return if @used
 
         @entry = @entry.with(weight: Known.derived(bearing))

@@ -11,7 +11,11 @@ module Core
       def text
         moves = @line.moves.map { |move| [counts(move), shown(move)].compact.join(" ") }
         cues = @line.cues.map { |cue, _| %("#{cue}") }
-        exit = @line.exit[:weight] ? ["#{@line.exit[:weight] == :left ? 'R' : 'L'} free"] : []
+        exit = if @line.exit[:weight]
+                 ["#{@line.exit[:weight] == :left ? 'R' : 'L'} free"]
+               else
+                 []
+               end
         [moves.join(" "), *cues, *@line.notes.map { |note| "(#{note})" }, *exit].reject(&:empty?).join(", ")
       end
 

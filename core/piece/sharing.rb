@@ -6,7 +6,8 @@ module Core
     # the fewest handovers between teachers along the piece. Cuts lie only at the ends of phrases; all repeats of a
     # phrase stay with its teacher and count once; where there are sections enough, every teacher gets one.
     # By dynamic programming over the phrases; a state is what the rest can depend on: sections begun, who teaches last,
-    # everybody's minutes, and who teaches the phrases that later ones will stand beside.
+    # everybody's minutes, and who teaches the phrases that later ones will stand beside. Exact while a step has at most
+    # MOST_STATES of them (some 20 phrases and 3 teachers); beyond that the most promising are kept.
     #
     #   Sharing.new([Phrase.new("A", 20), Phrase.new("B", 10), Phrase.new("A", 20)], teachers: %w[x y], sections: 2).even
     class Sharing
@@ -14,7 +15,7 @@ module Core
       # blocks: [[first, last, teacher], …], indexes into phrases (each material once); loads: {teacher => minutes}.
       Proposal = Struct.new(:blocks, :loads, :handovers, keyword_init: true)
       State = Struct.new(:teachers, :cuts, :loads, :handovers)
-      MOST_STATES = 30_000
+      MOST_STATES = 2_500
       private_constant :State
 
       attr_reader :phrases, :teachers
@@ -63,7 +64,13 @@ module Core
         going_on = state.cuts.any? && @phrases.size - at - 1 >= @sections - state.cuts.size ? [step(state, at, state.teachers.last, state.cuts)] : []
         return going_on if state.cuts.size == @sections
 
-        going_on + @teachers.each_index.map { |teacher| step(state, at, teacher, [*state.cuts, at]) }
+        going_on + candidates(state).map { |teacher| step(state, at, teacher, [*state.cuts, at]) }
+      end
+
+      # Teachers who have nothing yet are alike: the first of them stands for all.
+      def candidates(state)
+        used = state.teachers.uniq
+        used + (@teachers.each_index.to_a - used).first(1)
       end
 
       def step(state, at, teacher, cuts)
@@ -82,7 +89,12 @@ module Core
       # Of states that the rest cannot tell apart, the one with the fewest handovers.
       def thinned(states, at)
         open = (0..at).select { |i| i == at || ((at + 1)...@phrases.size).any? { |later| beside(later).key?(i) } }
-        kept = states.group_by { |state| [state.cuts.size, state.loads, state.teachers.uniq.sort, open.map { |i| state.teachers[i] }] }.values.map { |same| same.min_by(&:handovers) }
+        kept = {}
+        states.each do |state|
+          key = [state.cuts.size, state.loads, open.map { |i| state.teachers[i] }]
+          kept[key] = state if kept[key].nil? || state.handovers < kept[key].handovers
+        end
+        kept = kept.values
         kept.size > MOST_STATES ? kept.min_by(MOST_STATES) { |state| [state.handovers, *weight(state)] } : kept
       end
 

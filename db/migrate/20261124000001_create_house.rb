@@ -145,6 +145,9 @@ class CreateHouse < ActiveRecord::Migration[7.2]
       t.string :fidelity, null: false, default: "set"
       t.string :method_preset, null: false, default: "drill"
       t.string :time, null: false, default: "normal"
+      t.string :feel, null: false, default: "even"
+      t.jsonb :stated_entry, null: false, default: {}
+      t.jsonb :stated_exit, null: false, default: {}
       t.decimal :difficulty, null: false, default: 1, precision: 3, scale: 2
       t.integer :minutes
       t.integer :expected_counts

@@ -27,7 +27,7 @@ module Formats
           "parts" => section.parts.map { |part| { **part.to_h.transform_keys(&:to_s), "group" => part.group.to_s } } }.compact
       end
 
-      def edge(stated) = stated.empty? ? nil : stated.to_h { |name, value| [name.to_s, value.is_a?(Symbol) ? value.to_s : value] }
+      def edge(stated) = (stated.to_h { |name, value| [name.to_s, value.is_a?(Symbol) ? value.to_s : value] } unless stated.empty?)
 
       def row(row) = row.to_h.transform_keys(&:to_s).reject { |_, value| value == "" }
 

@@ -55,8 +55,11 @@ module Records
         Score::Section.new(id: section.id, name: section.name, choreographer: section.choreographer_id, time: section.time,
                            rows: eights.fetch(section.id, []), parts: parts.fetch(section.id, []), hazards: section.hazards,
                            difficulty: section.difficulty.to_f, method: section.method_preset, minutes: section.minutes,
-                           expected_counts: section.expected_counts)
+                           expected_counts: section.expected_counts, feel: section.feel, entry: edge(section.stated_entry), exit: edge(section.stated_exit))
       end
+
+      # {"weight" => "left", "facing" => 5} => the core's edge.
+      def edge(stated) = stated.to_h { |name, value| [name.to_sym, value.is_a?(String) ? value.to_sym : value] }
 
       def link(link, sections)
         Score::Link.new(section: sections.fetch(link.section_id), id: link.id, mirrored: link.mirrored, changes: Works.changes(link.changes_made))

@@ -60,7 +60,7 @@ RSpec.describe Core::Movement do
       while at < 7
         step = steps.sample(random:)
         side = ["R", "L", nil].sample(random:)
-        moves << "#{at + 1}#{["&", "", "", "-#{at + 2}"].sample(random:)} #{[step.name, *step.aliases].sample(random:)} #{side}".strip
+        moves << "#{at + 1}#{['&', '', '', "-#{at + 2}"].sample(random:)} #{[step.name, *step.aliases].sample(random:)} #{side}".strip
         at += random.rand(2..3)
       end
       moves.join(" ")
@@ -86,7 +86,7 @@ RSpec.describe Core::Movement do
     end
 
     it "survives anything typed, and loses no word of it" do
-      pieces = ["step", "R", "L", "1", "2&", "a3", "5-6", "//", "x2", "(", ")", "\"bell\"", "-", "over", "6", "o/s", ",", "zug", "é", "free", "8", "99", "half", "turn", "in 6:", "&", "“", "as Comb eight 2"]
+      pieces = 'step R L 1 2& a3 5-6 // x2 ( ) "bell" - over 6 o/s , zug é free 8 99 half turn & “'.split + ["in 6:", "as Comb eight 2"]
       each_case(300) do |random|
         text = Array.new(random.rand(0..25)) { pieces.sample(random:) }.join([" ", ""].sample(random:))
         lines = read(text)

@@ -39,6 +39,19 @@ RSpec.describe "the demo", :browser do
     expect(page).to have_field("Notes", disabled: true).and have_no_button("Save")
   end
 
+  it "proposes two share-outs, lets a cut be moved by key, and takes one" do
+    visit "/sign-in"
+    click_button "Ilse Harrow"
+    by = studio.people.choreographers.ids
+    visit "/pieces/#{wings.id}/sharing?cuts=0-2-4-6&by=#{by.join('-')}"
+    expect(page).to have_text("Even minutes").and have_text("Fewest handovers").and have_text("Your cut")
+    all("button.cut").last.send_keys(:left)
+    expect(page).to have_current_path(/cuts=0-2-4-5/)
+    click_button "Take this one", class: "main"
+    expect(page).to have_text("changed hands.")
+    expect(wings.sections.reload.map(&:choreographer_id).uniq.size).to eq 4
+  end
+
   it "has nothing serious to say about any screen" do
     visit "/sign-in"
     faults = check("/sign-in")
@@ -56,7 +69,8 @@ RSpec.describe "the demo", :browser do
     piece = "/pieces/#{wings.id}"
     token = studio.people.find_by!(name: "Ada Quill").person_links.first && "/my/demo-#{studio.id}"
     ["/", "/people", "/people/#{studio.people.dancers.first.id}", "/people/#{studio.people.choreographers.first.id}", "/roster", "/rehearsals", "/calls", "/settings", "/outbox", "/studios",
-     "/pieces/new", piece, "#{piece}/structure", "#{piece}/music", "#{piece}/groups", "#{piece}/sections/#{wings.sections.first.id}", "#{piece}/steps", "#{piece}/links/#{wings.links.last(2).first.id}/changes", "#{piece}/who-has-it",
+     "/pieces/new", piece, "#{piece}/structure", "#{piece}/music", "#{piece}/groups", "#{piece}/sections/#{wings.sections.first.id}", "#{piece}/steps", "#{piece}/sharing",
+     "#{piece}/links/#{wings.links.last(2).first.id}/changes", "#{piece}/who-has-it",
      "#{piece}/cell?person=#{wings.people.first.id}&item=s#{wings.sections.first.id}", "#{piece}/plan", "#{piece}/calls",
      "/rehearsals/#{studio.rehearsals.first.id}/call-sheet", "/rehearsals/#{studio.rehearsals.last.id}/call-sheet?print=a4", token]
   end

@@ -52,7 +52,7 @@ RSpec.describe "who may use which route", :web do
   end
 
   def allowed?(rule, role) = rule.roles.intersect?([:anyone, :account, :member, role.to_sym])
-  def let_in?(code, path) = [200, 302, 303, 409, 422].include?(code) || (path.end_with?(".eml") && code == 404)
+  def let_in?(code, path) = [200, 302, 303, 400, 409, 422].include?(code) || (path.end_with?(".eml") && code == 404)
   def rules = App::Access::RULES.reject { |rule| rule.roles == [:anyone] || rule.path.include?("sign-out") || rule.path == "/leave" }
 
   # A choreographer may open the form of every section but save only their own.

@@ -73,6 +73,16 @@ RSpec.describe "steps", :web do
     expect([last_response.status, last_response.body]).to match([422, /leave nothing to dance/])
   end
 
+  it "walks from the edges that are stated in the section's form" do
+    section.eights.first.update!(text: "1 step R 2 step L")
+    form = { "name" => section.name, "length" => "4 eights", "method_preset" => "drill", "fidelity" => "set", "difficulty" => "1", "lock_version" => section.lock_version,
+             "time" => "half", "feel" => "triplet", "entry" => { "weight" => "left", "facing" => "5", "level" => "sideways" }, "exit" => { "weight" => "both" } }
+    send_form "/pieces/#{piece.id}/sections/#{section.id}", form
+    expect(section.reload.attributes).to include("stated_entry" => { "weight" => "left", "facing" => 5 }, "stated_exit" => { "weight" => "both" }, "time" => "half", "feel" => "triplet")
+    expect(get("/pieces/#{piece.id}/steps?section=#{section.id}").body).to include("weight on the left, back, standing", "weight on both, either may go")
+    expect(Records::Mapping::Works.load(studio.pieces.first).order.links.first.link.beats).to eq 64
+  end
+
   it "lists the fork of an altered repeat" do
     spiral = piece.sections.find_by!(name: "Spiral")
     spiral.eights.first(2).each { |eight| eight.update!(text: "1 step R 2 step L 3 step R") }

@@ -10,6 +10,46 @@ document.addEventListener("alpine:init", () => {
     },
   }));
 
+  // Something laid out to length; the numbers come with the page.
+  Alpine.data("spanned", () => ({
+    init() {
+      this.$el.style.left = `${this.$el.dataset.x}px`;
+      if (this.$el.dataset.w) this.$el.style.width = `${this.$el.dataset.w}px`;
+    },
+  }));
+
+  // A share-out's cuts: dragged to the end of a section, or moved with the arrow keys. The page is asked again.
+  Alpine.data("cuts", () => ({
+    init() {
+      this.box = this.$root; // the handles are components of their own, and have their own root
+      this.edges = this.$root.dataset.edges.split(" ").map(Number);
+      this.places = this.$root.dataset.cuts.split("-").map(Number);
+    },
+    nudge(event) {
+      const by = { ArrowLeft: -1, ArrowRight: 1 }[event.key];
+      if (!by) return;
+      event.preventDefault();
+      this.move(event.currentTarget, this.places[Number(event.currentTarget.dataset.cut)] + by);
+    },
+    grab(event) {
+      const handle = event.currentTarget;
+      const left = this.box.getBoundingClientRect().left;
+      handle.setPointerCapture(event.pointerId);
+      const nearest = (x) => this.edges.reduce((best, edge, i) => (Math.abs(edge - x) < Math.abs(this.edges[best] - x) ? i : best), 0);
+      handle.onpointermove = (moved) => { handle.style.left = `${moved.clientX - left}px`; };
+      handle.onpointerup = (up) => { handle.onpointermove = null; handle.onpointerup = null; this.move(handle, nearest(up.clientX - left)); };
+    },
+    move(handle, place) {
+      const cut = Number(handle.dataset.cut);
+      const low = this.places[cut - 1] + 1;
+      const high = (this.places[cut + 1] || this.edges.length - 1) - 1;
+      const cuts = [...this.places];
+      cuts[cut] = Math.min(Math.max(place, low), high);
+      if (cuts[cut] === this.places[cut]) { handle.style.left = `${handle.dataset.x}px`; return; }
+      location.assign(`?${this.box.dataset.more}&cuts=${cuts.join("-")}&by=${this.box.dataset.by}`);
+    },
+  }));
+
   // A form that is sent once.
   Alpine.data("busy", () => ({ busy: false, sent() { setTimeout(() => { this.busy = true; }); } }));
 
