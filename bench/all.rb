@@ -2,10 +2,13 @@
 
 # The measurements bin/bench can make.
 module Bench
-  ALL = { "web" => -> { require_relative("web") && Web.new.run }, "check" => -> { require_relative("check") && Check.new.run },
-          "fuzz" => -> { require_relative("check") && Fuzz.new.run } }.freeze
+  ALL = { "web" => -> { use("../config/boot", "web") && Web.new.run }, "check" => -> { use("../core/core", "check") && Check.new.run },
+          "fuzz" => -> { use("../core/core", "check") && Fuzz.new.run } }.freeze
 
   module_function
+
+  # Loads only what a measurement needs: the core is measured alone.
+  def use(*files) = files.each { |file| require_relative(file) }
 
   # Milliseconds of each of `times` runs after two that are not counted.
   def times(count, &)

@@ -1,23 +1,41 @@
 # frozen_string_literal: true
 
+require "strscan"
+
 module Core
   module Movement
     # Takes a typed line apart into counts, words, pauses, cues, notes and commas.
     module Tokens
       Token = Struct.new(:kind, :text, :value)
-      NUMBER = /(?:[ea&])?\d{1,2}(?:[ea&]+(?:\d{1,2})?)*/
-      PATTERN = /(?<cue>"[^"]*"|“[^”]*”)|(?<note>\([^)]*\)?)|(?<range>\d{1,2}\s*[-–]\s*\d{1,2}(?![a-z0-9]))|(?<times>[x×]\s?\d{1,2}(?![a-z0-9]))
-                |(?<number>(?<![a-z0-9])#{NUMBER}(?![a-z0-9½]))|(?<comma>[,;.:]+)|(?<dash>(?<=\s|^)[-–—]+(?=\s|$))|(?<and>(?<![a-z0-9])&(?![a-z0-9]))
-                |(?<word>[^\s,;:()"“”]+)/xi
+      EDGE = /(?![[:alnum:]½])/
+      # Tried in this order where the line stands; a word is whatever is none of them.
+      PATTERNS = {
+        cue: /"[^"]*"|“[^”]*”/, note: /\([^)]*\)?/, range: /\d{1,2}\s*[-–]\s*\d{1,2}#{EDGE}/, times: /[x×]\s?\d{1,2}#{EDGE}/i,
+        number: /[ea&]?\d{1,2}(?:[ea&]+(?:\d{1,2})?)*#{EDGE}/i, comma: /[,;.:]+/, dash: /[-–—]+(?=\s|\z)/, and: /&#{EDGE}/
+      }.freeze
+      WORD = /[^\s,;:()"“”]+/
+      # What can begin one of the patterns; anything else begins a word.
+      OPENING = /["“(\dx×ea&,;.:\-–—]/i
+      private_constant :EDGE, :PATTERNS, :WORD, :OPENING
 
       module_function
 
       def of(text)
-        text.to_enum(:scan, PATTERN).map do
-          match = Regexp.last_match
-          kind = %i[cue note range times number comma dash and word].find { |name| match[name] }
-          Token.new(kind == :and ? :number : kind, match[0], value(kind, match[0]))
+        scanner = StringScanner.new(text)
+        found = []
+        until (scanner.skip(/\s+/) && scanner.eos?) || scanner.eos?
+          token = next_token(scanner)
+          token ? found << token : scanner.getch
         end
+        found
+      end
+
+      def next_token(scanner)
+        if scanner.match?(OPENING)
+          PATTERNS.each { |kind, pattern| (said = scanner.scan(pattern)) && (return Token.new(kind == :and ? :number : kind, said, value(kind, said))) }
+        end
+        said = scanner.scan(WORD)
+        said && Token.new(:word, said, Vocabulary.fold(said))
       end
 
       def value(kind, text)
@@ -26,7 +44,6 @@ module Core
         when :note then text.delete("()").strip
         when :times then text[/\d+/].to_i
         when :range then text.scan(/\d+/).map(&:to_i)
-        when :word then Vocabulary.fold(text)
         end
       end
     end

@@ -18,6 +18,7 @@ module Core
       def initialize(own: [])
         @steps = [*own, *STYLES.flatten].freeze
         @names = {}
+        @exact = @steps.to_h { |step| [step.name, step] }
         @steps.each { |step| [step.name, *step.aliases].each { |name| @names[Vocabulary.fold(name)] ||= step } }
       end
 
@@ -32,7 +33,7 @@ module Core
         nil
       end
 
-      def find(name) = @names[Vocabulary.fold(name)]
+      def find(name) = @exact[name] || @names[Vocabulary.fold(name)]
     end
   end
 end

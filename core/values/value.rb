@@ -14,19 +14,21 @@ module Core
         Class.new(self) do
           const_set(:DEFAULTS, optional.freeze)
           const_set(:FIELDS, (required + optional.keys).freeze)
+          const_set(:PLACES, self::FIELDS.to_h { |name| [name, :"@#{name}"] }.freeze)
           attr_reader(*self::FIELDS)
 
           class_eval(Value.constructor(required, optional.keys), __FILE__, __LINE__)
         end
       end
 
-      # Ruby text of initialize and with for these keywords; written out because values are built by the thousand.
+      # Ruby text of an initialize with these keywords; written out because values are built by the thousand.
       def self.constructor(required, optional)
-        fields = required + optional
         keywords = required.map { |name| "#{name}:" } + optional.map { |name| "#{name}: self.class::DEFAULTS[:#{name}]" }
-        "def initialize(#{keywords.join(', ')})\n#{fields.map { |name| "@#{name} = #{name}" }.join("\n")}\nsettle\nfreeze\nend\n" \
-          "def with(#{fields.map { |name| "#{name}: @#{name}" }.join(', ')}) = self.class.new(#{fields.map { |name| "#{name}:" }.join(', ')})"
+        "def initialize(#{keywords.join(', ')})\n#{(required + optional).map { |name| "@#{name} = #{name}" }.join("\n")}\nsettle\nfreeze\nend"
       end
+
+      # The same value with some fields changed.
+      def with(**changes) = clone(freeze: false).change(changes)
 
       def to_h = fields.to_h { |name| [name, public_send(name)] }
 
@@ -34,6 +36,15 @@ module Core
       alias eql? ==
 
       def hash = [self.class, *fields.map { |name| public_send(name) }].hash
+
+      protected
+
+      # Sets fields of a copy that nobody has seen yet.
+      def change(fields)
+        fields.each { |name, value| instance_variable_set(self.class::PLACES.fetch(name), value) }
+        settle
+        freeze
+      end
 
       private
 
