@@ -44,6 +44,7 @@ module App
     register Routes::Structure
     register Routes::Sections
     register Routes::Sharing
+    register Routes::Words
     register Routes::Groups
     register Routes::Learning
     register Routes::Plans

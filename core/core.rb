@@ -36,6 +36,7 @@ require_relative "movement/writer"
 require_relative "movement/body"
 require_relative "movement/walk"
 require_relative "movement/fork"
+require_relative "movement/names"
 require_relative "movement/finding_writer"
 
 require_relative "piece/row"

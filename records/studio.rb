@@ -9,6 +9,7 @@ module Records
     has_many :person_links
     has_many :invitations
     has_many :pieces
+    has_many :own_steps
     has_many :tracks
     has_many :castings
     has_many :groups
@@ -36,6 +37,11 @@ module Records
 
     DEFAULTS = { "under_eleven" => false, "warm_up" => 15, "cool_down" => 5, "max_continuous" => 55, "rest" => 5, "daily_minutes" => 300,
                  "full_runs" => 5, "new_eights" => 6 }.freeze
+
+    # What steps are called here: the studio's own words before the known ones.
+    def vocabulary
+      @vocabulary ||= own_steps.any? ? Core::Movement::Vocabulary.new(own: own_steps.map(&:step)) : Core::Movement::Vocabulary::DEFAULT
+    end
 
     def setting(name) = settings.fetch(name, DEFAULTS.fetch(name))
     def zone = @zone ||= TZInfo::Timezone.get(time_zone)

@@ -11,7 +11,7 @@ module App
         @params = params
         @account = account
         @today = today
-        @text = StepsText.new(params)
+        @text = StepsText.new(params, vocabulary: section.studio.vocabulary)
       end
 
       # Value: what to say, or :conflict.
@@ -42,7 +42,7 @@ module App
       # The section's lines as they stand in the database.
       def lines
         work = Records::Mapping::Works.load(@piece.studio.pieces.find(@piece.id))
-        Core::Piece::Danced.new(work).lines(work.sections.find { |section| section.id == @section.id })
+        Core::Piece::Danced.new(work, vocabulary: @section.studio.vocabulary).lines(work.sections.find { |section| section.id == @section.id })
       end
 
       def write(rows)

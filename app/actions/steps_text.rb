@@ -10,7 +10,8 @@ module App
         def core = Core::Piece::Row.new(counts: counts.clamp(1, 64), text:, cue:, name:)
       end
 
-      def initialize(params)
+      def initialize(params, vocabulary: Core::Movement::Vocabulary::DEFAULT)
+        @vocabulary = vocabulary
         given = params["rows"]
         @rows = given.is_a?(Hash) ? given.sort_by { |key, _| key.to_i }.map(&:last) : []
       end
@@ -30,7 +31,7 @@ module App
       def split(row)
         text = row["text"].to_s.scrub("?").strip
         base = Row.new(counts: Integer(row["counts"].to_s, exception: false) || 8, text:, cue: row["cue"].to_s.strip, name: row["name"].to_s.strip)
-        lines = Core::Movement::Reader.new.read(text, counts: base.counts.clamp(1, 64))
+        lines = Core::Movement::Reader.new(vocabulary: @vocabulary).read(text, counts: base.counts.clamp(1, 64))
         return [base] if lines.size < 2 && !text.match?(Core::Movement::Reader::IN)
 
         texts = parts(text, lines)

@@ -22,7 +22,7 @@ module App
       def version = piece.lock_version
       def error = result && result.errors.values.first
       def first_added = typed("added", 0) || text_of(made.insert_after.fetch(0, []))
-      def fork = snapshot.memo(:forks) { Core::Piece::Danced.new(work).forks }.find { |each| each.links.last == placed.index }
+      def fork = forks_of_piece.find { |each| each.links.last == placed.index }
 
       def eights
         section.rows.each_with_index.map do |row, i|
@@ -36,13 +36,13 @@ module App
       # Every eight as danced in this link: [[number, picture], …].
       def danced
         walk = dancing.walk(placed.link)
-        dancing.link_lines(placed.link).each_with_index.map { |line, i| [i + 1, EightPicture.new(line, walk, i + 1).svg] }
+        dancing.link_lines(placed.link).each_with_index.map { |line, i| [i + 1, EightPicture.new(line, walk, i + 1, vocabulary:).svg] }
       end
 
       private
 
       def made = placed.link.changes
-      def dancing = @dancing ||= Core::Piece::Danced.new(work)
+      def dancing = @dancing ||= Core::Piece::Danced.new(work, vocabulary:)
       def typed(name, number) = @typed&.dig("rows", number.to_s, name)
       def text_of(rows) = rows.map(&:text).join(" // ")
     end

@@ -12,7 +12,8 @@ module App
       FACES = 72
 
       # walk: Movement::Walk; row: the eight's number in it.
-      def initialize(line, walk, row)
+      def initialize(line, walk, row, vocabulary: Core::Movement::Vocabulary::DEFAULT)
+        @vocabulary = vocabulary
         @line = line
         @row = row
         @before = row > 1 ? walk.after(row - 1) : walk.entry
@@ -71,7 +72,7 @@ module App
 
       # A step with several placements changes the weight at each.
       def changes(step, name)
-        known = step.move.step && Core::Movement::Vocabulary::DEFAULT.find(step.move.step)
+        known = step.move.step && @vocabulary.find(step.move.step)
         value = step.state.public_send(name).value
         return [[step.at, value]] unless name == :weight && known && step.move.places.size > 1
 

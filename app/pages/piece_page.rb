@@ -26,6 +26,8 @@ module App
       def people = snapshot.people
       def teacher(id) = people[id]
       def tape(section) = teacher(section.choreographer)&.tape
+      def vocabulary = piece.studio.vocabulary
+      def forks_of_piece = @forks_of_piece ||= Core::Piece::Danced.new(work, vocabulary:).forks
       def path(tail = "") = "/pieces/#{piece.id}#{tail}"
       def picked_link = (at && !at.end_with?("j") ? order.links[at.to_i - 1] : nil)
     end

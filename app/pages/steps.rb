@@ -26,7 +26,7 @@ module App
 
       # The section with what is typed in place of what is saved.
       def current
-        @current ||= @typed ? section.with(rows: Actions::StepsText.new(@typed).rows.map(&:core)) : section
+        @current ||= @typed ? section.with(rows: Actions::StepsText.new(@typed, vocabulary:).rows.map(&:core)) : section
       end
 
       def eights
@@ -37,7 +37,7 @@ module App
       def findings = walk.findings.map { |finding| [finding, Core::Movement::FindingWriter.text(finding)] }
       def hazards = walk_steps.flat_map(&:hazards).uniq
       def changed_people = progress_people.select { |id| progress.cell(id, "s#{section.id}").changed }.filter_map { |id| people[id]&.name }
-      def forks = snapshot.memo(:forks) { Core::Piece::Danced.new(work).forks }.select { |fork| fork.section == section.id }
+      def forks = forks_of_piece.select { |fork| fork.section == section.id }
       def first_link = order.links.find { |link| link.section.id == section.id }
       def links = order.links.select { |link| link.section.id == section.id }
       def link_name(index) = order.links[index - 1].then { |link| "#{link.name} (link #{link.index})" }
@@ -54,14 +54,14 @@ module App
 
       private
 
-      def danced = @danced ||= Core::Piece::Danced.new(work.with(sections: sections.map { |each| each.id == section.id ? current : each }, links: []))
+      def danced = @danced ||= Core::Piece::Danced.new(work.with(sections: sections.map { |each| each.id == section.id ? current : each }, links: []), vocabulary:)
       def progress_people = items.in_link(first_link&.index || 1)
-      def walk_steps = danced.lines(current).flat_map(&:moves).filter_map { |move| move.step && Core::Movement::Vocabulary::DEFAULT.find(move.step) }
+      def walk_steps = danced.lines(current).flat_map(&:moves).filter_map { |move| move.step && vocabulary.find(move.step) }
 
       def eight(row, index)
         line = danced.lines(current)[index]
         offset = current.rows.first(index).sum(&:counts)
-        Eight.new(number: index + 1, row:, line:, start: start(offset), at: time(offset), picture: EightPicture.new(line, walk, index + 1).svg,
+        Eight.new(number: index + 1, row:, line:, start: start(offset), at: time(offset), picture: EightPicture.new(line, walk, index + 1, vocabulary:).svg,
                   faults: line.faults.map { |fault| Wording.line_fault(fault) })
       end
 

@@ -109,7 +109,7 @@ module Core
         return place_over(moves, group, places.first) if group.over
         return moves.each { |move| @moves << move } if places.empty?
 
-        @moves.concat(Placing.new(moves, places, range: positions.last.last == :range).moves)
+        @moves.concat(Placing.new(moves, places, range: positions.last.last == :range, vocabulary: @vocabulary).moves)
         note_repeat(group)
       end
 
@@ -137,7 +137,7 @@ module Core
 
         from = 0
         @moves = @moves.zip(lengths).map do |move, length|
-          placed = Placing.new([move], [from], range: false).moves.first.with(length:, said: [])
+          placed = Placing.new([move], [from], range: false, vocabulary: @vocabulary).moves.first.with(length:, said: [])
           from += length
           placed
         end

@@ -6,7 +6,8 @@ module Core
     # what follows keeps its place in the order with its count not set.
     class Placing
       # positions: twelfths; range: they came as "5-6", to the end of the last count.
-      def initialize(moves, positions, range:)
+      def initialize(moves, positions, range:, vocabulary: Vocabulary::DEFAULT)
+        @vocabulary = vocabulary
         @list = moves
         @positions = positions
         @range = range
@@ -40,7 +41,7 @@ module Core
 
       # Where each weight placement falls.
       def places(move, positions)
-        step = Vocabulary::DEFAULT.find(move.step.to_s)
+        step = @vocabulary.find(move.step.to_s)
         return [] if step.nil? || step.weights.empty?
         return positions if positions.size == step.weights.size
 

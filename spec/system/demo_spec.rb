@@ -69,7 +69,7 @@ RSpec.describe "the demo", :browser do
     piece = "/pieces/#{wings.id}"
     token = studio.people.find_by!(name: "Ada Quill").person_links.first && "/my/demo-#{studio.id}"
     ["/", "/people", "/people/#{studio.people.dancers.first.id}", "/people/#{studio.people.choreographers.first.id}", "/roster", "/rehearsals", "/calls", "/settings", "/outbox", "/studios",
-     "/pieces/new", piece, "#{piece}/structure", "#{piece}/music", "#{piece}/groups", "#{piece}/sections/#{wings.sections.first.id}", "#{piece}/steps", "#{piece}/sharing",
+     "/pieces/new", piece, "#{piece}/structure", "#{piece}/music", "#{piece}/groups", "#{piece}/sections/#{wings.sections.first.id}", "#{piece}/steps", "#{piece}/sharing", "#{piece}/names",
      "#{piece}/links/#{wings.links.last(2).first.id}/changes", "#{piece}/who-has-it",
      "#{piece}/cell?person=#{wings.people.first.id}&item=s#{wings.sections.first.id}", "#{piece}/plan", "#{piece}/calls",
      "/rehearsals/#{studio.rehearsals.first.id}/call-sheet", "/rehearsals/#{studio.rehearsals.last.id}/call-sheet?print=a4", token]

@@ -26,7 +26,8 @@ RSpec.describe "who may use which route", :web do
       base = { "piece" => piece.id, "token" => dancer_token, "number" => 1, "step" => "later", "absence" => absence.id, "/people:id" => dancer.id,
                "/rehearsals:id" => studio.rehearsals.first.id, "/rooms:id" => studio.rooms.first.id, "/memberships:id" => members["assistant"].id, "/studios:id" => studio.id,
                "/outbox:id" => studio.mails.create!(recipient: "a@example.org", subject: "s", body: "b").id, "plan" => plan.id }
-      base.merge("entry" => entry.id, "link" => piece.links.first.id, "section" => piece.sections.first.id, "group" => piece.groups.first.id)
+      base.merge("entry" => entry.id, "link" => piece.links.first.id, "section" => piece.sections.first.id, "group" => piece.groups.first.id,
+"word" => studio.own_steps.create!(name: "wiggle", like: "hip").id)
     end
   end
 
@@ -38,7 +39,7 @@ RSpec.describe "who may use which route", :web do
   def dancer_token = dancer.person_links.issue(studio_id: studio.id).last
 
   def concrete(rule)
-    under = { "ticks" => "entry", "links" => "link", "sections" => "section", "groups" => "group", "plans" => "plan" }[rule.path[%r{\A/pieces/:piece/(\w+)/:id}, 1]]
+    under = { "ticks" => "entry", "links" => "link", "sections" => "section", "groups" => "group", "plans" => "plan", "names" => "word" }[rule.path[%r{\A/pieces/:piece/(\w+)/:id}, 1]]
     path = path_for(under ? rule.path.sub(":id", ":#{under}") : rule.path)
     rule.path.end_with?("/cell") ? "#{path}?person=#{dancer.id}&item=s#{piece.sections.first.id}" : path
   end

@@ -83,6 +83,23 @@ RSpec.describe "steps", :web do
     expect(Records::Mapping::Works.load(studio.pieces.first).order.links.first.link.beats).to eq 64
   end
 
+  it "understands the studio's own words, and lists two names for one move" do
+    names = "/pieces/#{piece.id}/names"
+    send_form names, { "name" => "the wasp", "like" => "kick somewhere" }
+    expect([last_response.status, last_response.body]).to match([422, /Choose a step from the list/])
+    send_form names, { "name" => "Heel Wasp", "like" => "pas de bourrée", "counts" => "4" }
+    save "1 step R 2 kick L 3-4 heel wasp 5 flick R 6 zumble"
+    page = get(names).body
+    expect(page).to include("Heel Wasp", "like pas de bourrée, 4 counts", "zumble", "Several names for one move", "flick")
+    walk = get("/pieces/#{piece.id}/steps?section=#{section.id}").body
+    expect(walk).to include("left foot free").or include("right foot free")
+    work = Records::Mapping::Works.load(piece)
+    exits = [studio.reload.vocabulary, Core::Movement::Vocabulary::DEFAULT].map { |v| Core::Piece::Danced.new(work, vocabulary: v).section_walk(work.sections.first).exit.weight.value }
+    expect(exits.uniq.size).to eq 2
+    send_form "/pieces/#{piece.id}/names/#{studio.own_steps.first.id}/delete", {}
+    expect(texts.first).to include "heel wasp"
+  end
+
   it "lists the fork of an altered repeat" do
     spiral = piece.sections.find_by!(name: "Spiral")
     spiral.eights.first(2).each { |eight| eight.update!(text: "1 step R 2 step L 3 step R") }
