@@ -16,6 +16,7 @@ module Records
     belongs_to :choreographer, class_name: "Records::Person", optional: true
     has_many :eights, -> { order(:position) }, dependent: :delete_all
     has_many :parts
+    has_many :corrections
     has_many :links
     normalizes :name, with: ->(name) { name.to_s.gsub(/\s+/, " ").strip }
     validates :name, presence: true, length: { maximum: 60 }

@@ -10,6 +10,7 @@ module Records
     has_many :invitations
     has_many :pieces
     has_many :own_steps
+    has_many :corrections
     has_many :tracks
     has_many :castings
     has_many :groups

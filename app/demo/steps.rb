@@ -73,6 +73,11 @@ module App
       }.freeze
       # What is different when Waggle Line comes back the last time.
       CHANGES = { "4" => "1 step L 2 kick R 3 jump 4 hold 5-8 jazz square L", "5" => "1-4 turn full L 5 step L 6 step R 7 step L 8 close R" }.freeze
+      # name => [[eight, count, what], …]
+      CORRECTIONS = {
+        "Smoke" => [[1, 5, "the half turn goes too far"], [2, 3, "knees land softly, no drop"]], "Waggle Line" => [[nil, nil, "sharp, then nothing"], [3, 8, "ball-change late"]],
+        "Swarm" => [[5, 1, "soft knees in the jumps"]]
+      }.freeze
     end
   end
 end

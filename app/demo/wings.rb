@@ -59,6 +59,10 @@ module App
           section.eights.zip(Steps::SECTIONS.fetch(section.name)).each { |eight, (text, cue)| eight.update!(text:, cue:) }
         end
         altered = @piece.links.find { |link| link.changes_made.any? }
+        Steps::CORRECTIONS.each do |name, list|
+          section = @piece.sections.find { |each| each.name == name }
+          list.each { |eight, count, text| section.corrections.create!(studio: @studio, eight:, count:, text:, by_name: section.choreographer.name) }
+        end
         altered.update!(changes_made: { "replace" => Steps::CHANGES.transform_values { |text| { "counts" => 8, "text" => text } } })
       end
 

@@ -35,6 +35,7 @@ module App
       def call_groups = calls.group_by { |c| [c.arrive, c.release, c.alone?] }
       def cautions = hazards.map { |hazard| [I18n.t("hazards.#{hazard}.name"), I18n.t("hazards.#{hazard}.care")] }
       def bring = sections.filter_map { |section| section.bring.empty? ? nil : "#{section.name}: #{section.bring}" }
+      def watch = studio.corrections.open.where(section_id: sections.map(&:id)).includes(:section).map { |each| ["#{each.section.name}#{" #{each.place}" if each.place}", each.text] }
       def starts = pieces.flat_map { |piece| piece_starts(piece) }
 
       # Section names last taught in the rehearsal before this one.

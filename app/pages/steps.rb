@@ -36,6 +36,8 @@ module App
       def walk = @walk ||= danced.section_walk(current)
       def findings = walk.findings.map { |finding| [finding, Core::Movement::FindingWriter.text(finding)] }
       def hazards = walk_steps.flat_map(&:hazards).uniq
+      def corrections = @corrections ||= row_record.corrections.open.to_a
+      def tick? = Policies::Piece.new(member, piece).tick?
       def changed_people = progress_people.select { |id| progress.cell(id, "s#{section.id}").changed }.filter_map { |id| people[id]&.name }
       def forks = forks_of_piece.select { |fork| fork.section == section.id }
       def first_link = order.links.find { |link| link.section.id == section.id }

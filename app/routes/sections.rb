@@ -18,6 +18,24 @@ module App
           say t("sections.saved", name: section.name)
           redirect "/pieces/#{piece.id}/sections/#{section.id}"
         end
+        corrections(app)
+      end
+
+      def self.corrections(app)
+        app.allow :member, post: "/pieces/:piece/sections/:id/corrections" do
+          permit Policies::Piece, piece, :tick?
+          section = find(piece.sections)
+          result = Actions::AddCorrection.new(section, params, account).run
+          say result.errors[:text] unless result.ok?
+          redirect "/pieces/#{piece.id}/steps?section=#{section.id}"
+        end
+        app.allow :member, post: "/pieces/:piece/corrections/:id/settle" do
+          permit Policies::Piece, piece, :tick?
+          correction = find(studio.corrections.where(section_id: piece.sections.ids))
+          correction.update!(settled_at: correction.settled_at ? nil : Clock.now)
+          say t(correction.settled_at ? "corrections.settled" : "corrections.back"), undo: ("/pieces/#{piece.id}/corrections/#{correction.id}/settle" if correction.settled_at)
+          redirect "/pieces/#{piece.id}/steps?section=#{correction.section_id}"
+        end
       end
     end
   end

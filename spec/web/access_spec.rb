@@ -27,7 +27,8 @@ RSpec.describe "who may use which route", :web do
                "/rehearsals:id" => studio.rehearsals.first.id, "/rooms:id" => studio.rooms.first.id, "/memberships:id" => members["assistant"].id, "/studios:id" => studio.id,
                "/outbox:id" => studio.mails.create!(recipient: "a@example.org", subject: "s", body: "b").id, "plan" => plan.id }
       base.merge("entry" => entry.id, "link" => piece.links.first.id, "section" => piece.sections.first.id, "group" => piece.groups.first.id,
-"word" => studio.own_steps.create!(name: "wiggle", like: "hip").id)
+"correction" => piece.sections.first.corrections.create!(studio:, text: "soft knees", by_name: "M").id,
+                 "word" => studio.own_steps.create!(name: "wiggle", like: "hip").id)
     end
   end
 
@@ -39,7 +40,8 @@ RSpec.describe "who may use which route", :web do
   def dancer_token = dancer.person_links.issue(studio_id: studio.id).last
 
   def concrete(rule)
-    under = { "ticks" => "entry", "links" => "link", "sections" => "section", "groups" => "group", "plans" => "plan", "names" => "word" }[rule.path[%r{\A/pieces/:piece/(\w+)/:id}, 1]]
+    under = { "ticks" => "entry", "links" => "link", "sections" => "section", "groups" => "group", "plans" => "plan", "names" => "word",
+"corrections" => "correction" }[rule.path[%r{\A/pieces/:piece/(\w+)/:id}, 1]]
     path = path_for(under ? rule.path.sub(":id", ":#{under}") : rule.path)
     rule.path.end_with?("/cell") ? "#{path}?person=#{dancer.id}&item=s#{piece.sections.first.id}" : path
   end

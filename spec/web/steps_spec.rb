@@ -100,6 +100,16 @@ RSpec.describe "steps", :web do
     expect(texts.first).to include "heel wasp"
   end
 
+  it "keeps what to watch for, at its place, until it is settled" do
+    add = "/pieces/#{piece.id}/sections/#{section.id}/corrections"
+    send_form add, { "text" => "  the half turn\ngoes too far ", "eight" => "2", "count" => "5" }
+    send_form add, { "text" => "nowhere", "eight" => "9" }
+    expect(section.corrections.pluck(:text)).to eq ["the half turn goes too far"]
+    expect(get("/pieces/#{piece.id}/steps?section=#{section.id}").body).to include("eight 2, count 5", "the half turn goes too far", "numbers that the section has")
+    2.times { send_form "/pieces/#{piece.id}/corrections/#{section.corrections.first.id}/settle", {} }
+    expect(section.corrections.open.count).to eq 1
+  end
+
   it "lists the fork of an altered repeat" do
     spiral = piece.sections.find_by!(name: "Spiral")
     spiral.eights.first(2).each { |eight| eight.update!(text: "1 step R 2 step L 3 step R") }
