@@ -13,7 +13,7 @@ module App
         @tasks = tasks.to_h { |task| [task.id, task] }
         @kept = kept
         @result = result
-        @rehearsals = piece.studio.rehearsals.where(id: plan.placements.map { |p| p.window[1..] }).index_by(&:id)
+        @rehearsals = piece.studio.rehearsals.where(id: plan.placements.map { |p| p.window[1..] }).includes(:rooms).index_by(&:id)
         @care = Records::Mapping::Seasons.care(piece.studio)
         @warm_up = @care.warm_up_for(piece.sections.flat_map(&:hazards).uniq)
       end
@@ -47,9 +47,16 @@ module App
         last = work.map { |block, from| from + block.minutes }.max
         early = work.select { |_, from| from < first + SOON }.flat_map { |block, _| @tasks.fetch(block.task).dancers }.uniq
         late = work.select { |block, from| from + block.minutes == last }.flat_map { |block, _| @tasks.fetch(block.task).dancers }.uniq
-        room = work.min_by(&:last).first.room[1..].to_i
-        call(create(plan, rehearsal, **bodies("warm_up"), start_minute: first - @warm_up, minutes: @warm_up, room_id: room), early, "dancer")
-        call(create(plan, rehearsal, **bodies("cool_down"), start_minute: last, minutes: @care.cool_down, room_id: room), late, "dancer") if @care.cool_down.positive?
+        call(create(plan, rehearsal, **bodies("warm_up"), start_minute: first - @warm_up, minutes: @warm_up, room: room_for(rehearsal, early)), early, "dancer")
+        return unless @care.cool_down.positive?
+
+        call(create(plan, rehearsal, **bodies("cool_down"), start_minute: last, minutes: @care.cool_down, room: room_for(rehearsal, late)), late, "dancer")
+      end
+
+      # The smallest room that holds them all, else the largest.
+      def room_for(rehearsal, people)
+        rooms = rehearsal.rooms.sort_by(&:capacity)
+        rooms.find { |room| room.capacity >= people.size } || rooms.last
       end
 
       def bodies(kind) = { kind:, task_key: kind, title: I18n.t("tasks.#{kind}") }

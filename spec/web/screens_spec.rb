@@ -142,6 +142,18 @@ RSpec.describe "screens", :web do
       expect(problem.limits.map { |limit| limit[:minutes_per_day] }.uniq).to eq [300]
     end
 
+    it "puts nobody into a room that is too small for them, bodies included" do
+      make_season(studio, rooms: [["Loft", 3], ["Hall", 9]])
+      make_cast(piece, %w[A B C D], group: "Many")
+      few = piece.groups.create!(studio:, name: "Few", number: 9)
+      few.group_members.create!(studio:, person: piece.people.first)
+      piece.sections.first.parts.create!(studio:, group: few)
+      piece.touch
+      over = told_plan.slots.includes(:room, :slot_people).select { |each| each.slot_people.count { |called| called.role == "dancer" } > each.room.capacity }
+      expect(over).to be_empty
+      expect(studio.slots.pluck(:kind)).to include("warm_up", "cool_down", "learn", "run")
+    end
+
     it "keeps what is past in the plan that was told" do
       make_season(studio)
       make_cast(piece)
