@@ -16,6 +16,7 @@ module Records
     has_many :revisions
     has_many :ledger_entries
     has_many :learning_states
+    has_many :version_people, class_name: "Records::VersionPerson"
 
     normalizes :title, with: ->(title) { title.to_s.gsub(/\s+/, " ").strip }
     validates :title, presence: true, length: { maximum: 80 }

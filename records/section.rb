@@ -18,6 +18,7 @@ module Records
     has_many :parts
     has_many :corrections
     has_many :links
+    has_many :versions
     normalizes :name, with: ->(name) { name.to_s.gsub(/\s+/, " ").strip }
     validates :name, presence: true, length: { maximum: 60 }
     validates :fidelity, inclusion: { in: FIDELITIES }

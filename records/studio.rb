@@ -11,6 +11,8 @@ module Records
     has_many :pieces
     has_many :own_steps
     has_many :corrections
+    has_many :versions
+    has_many :version_people, class_name: "Records::VersionPerson"
     has_many :tracks
     has_many :castings
     has_many :groups

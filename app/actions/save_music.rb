@@ -16,6 +16,7 @@ module App
       def run
         return Result.no(errors) if errors.any?
 
+        told = @params["cut"] ? cut.told : []
         Records::Piece.transaction do
           @piece.update!(title: @facts.title, show_date: @facts.show_date)
           track = @piece.track || Records::Track.new(studio: @piece.studio, piece: @piece)
@@ -23,10 +24,26 @@ module App
           @piece.touch
           Revise.new(@piece, @account).record("music")
         end
-        Result.ok
+        tell(told)
+        Result.ok(told.size)
+      end
+
+      # What these facts would do to the piece, before they are saved.
+      def cut = Core::Piece::NewCut.new(Records::Mapping::Works.load(@piece), cut_track)
+      def faults = errors
+
+      def cut_track
+        Core::Music::Track.new(tempo: @tempo.changes, first_count_seconds: first_count, length_seconds: @facts.length&.to_f, form: @form.parts)
       end
 
       private
+
+      # Choreographers who sign in get a mail; the others are named on the page.
+      def tell(ids)
+        @piece.studio.memberships.where(person_id: ids).includes(:account).find_each do |membership|
+          Post.new(@piece.studio).send_out(to: membership.account.email, template: "new_cut", piece: @piece.title, link: "#{Settings.app_url}/pieces/#{@piece.id}/music", name: membership.account.name)
+        end
+      end
 
       def errors
         @errors ||= { **@facts.errors, tempo: @tempo.error, form: @form.error,

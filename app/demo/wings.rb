@@ -58,12 +58,20 @@ module App
         @piece.sections.each do |section|
           section.eights.zip(Steps::SECTIONS.fetch(section.name)).each { |eight, (text, cue)| eight.update!(text:, cue:) }
         end
+        seated
         altered = @piece.links.find { |link| link.changes_made.any? }
         Steps::CORRECTIONS.each do |name, list|
           section = @piece.sections.find { |each| each.name == name }
           list.each { |eight, count, text| section.corrections.create!(studio: @studio, eight:, count:, text:, by_name: section.choreographer.name) }
         end
         altered.update!(changes_made: { "replace" => Steps::CHANGES.transform_values { |text| { "counts" => 8, "text" => text } } })
+      end
+
+      # One dancer dances seated wherever it is written.
+      def seated
+        wren = @studio.people.find_by!(name: World::SEATED)
+        @piece.sections.each { |section| (eights = Steps::SEATED[section.name]) && section.versions.create!(studio: @studio, kind: "seated", eights:) }
+        @piece.version_people.create!(studio: @studio, person: wren, kind: "seated")
       end
 
       def absences

@@ -4,7 +4,7 @@ module App
   module Pages
     # One piece as one dancer dances it.
     class MyPiece
-      Place = Struct.new(:index, :name, :tape, :echo, :counts, :at, :ring, :word, :mine, keyword_init: true)
+      Place = Struct.new(:index, :name, :tape, :echo, :counts, :at, :ring, :word, :mine, :version, keyword_init: true)
 
       def initialize(piece, person, today)
         @piece = piece
@@ -31,11 +31,20 @@ module App
         @work.order.links.map do |link|
           item = @items.of_link(link.index)
           Place.new(index: link.index, name: link.name, tape: @tapes[link.section.choreographer], echo: link.echo, counts: link.counts, at: Formats::Times.length(link.start_seconds),
-                    ring: ring(item), word: Ring.word(@progress.rung(@person.id, item.key)), mine: @items.dancers(item).include?(@person.id))
+                    ring: ring(item), word: Ring.word(@progress.rung(@person.id, item.key)), mine: @items.dancers(item).include?(@person.id), version: version(link.section.id))
         end
       end
 
       private
+
+      # The version this person dances of a section, where there is one.
+      def version(section_id)
+        @given ||= @piece.version_people.where(person_id: @person.id).pluck(:section_id, :kind).to_h
+        kind = @given[section_id] || @given[nil]
+        kind if kind && written.include?([section_id, kind])
+      end
+
+      def written = @written ||= Records::Version.where(studio_id: @piece.studio_id, section_id: @piece.sections.map(&:id)).pluck(:section_id, :kind).to_set
 
       def ring(item) = Ring.classes(@progress.cell(@person.id, item.key), @progress.ladder, @today)
 

@@ -5,10 +5,11 @@ module App
     # One section's eights: the typed line, its moves on their counts, the body under them.
     class Steps < PiecePage
       Eight = Struct.new(:number, :row, :line, :picture, :start, :at, :faults, keyword_init: true)
-      attr_reader :result
+      attr_reader :result, :kind
 
-      def initialize(section: nil, typed: nil, result: nil, **rest)
+      def initialize(section: nil, typed: nil, result: nil, version: nil, **rest)
         super(**rest)
+        @kind = Records::Version::KINDS.find { |kind| kind == version }
         @section_id = section.to_s[/\A\d+\z/]&.to_i
         @typed = typed
         @result = result
@@ -22,12 +23,30 @@ module App
       def edit? = section && Policies::Section.new(member, row_record).edit?
       def error = result&.errors&.fetch(:rows, nil)
       def conflict? = result&.value == :conflict
-      def version = row_record.lock_version
+      def version = kind ? version_record&.lock_version.to_i : row_record.lock_version
+      def save_path = path("/sections/#{section.id}#{kind ? "/versions/#{kind}" : '/steps'}")
+      def version_record = @version_record ||= row_record.versions.find_by(kind:)
+      def version_kinds = @version_kinds ||= row_record.versions.order(:id).pluck(:kind)
+      def other_kinds = Records::Version::KINDS - version_kinds - [kind]
+      def layers = @layers ||= danced.lines(current).flat_map(&:moves).map(&:layer).uniq.sort
+      def inline_versions = eights.flat_map { |eight| eight.line.versions.map { |_, text, at, length| [eight.number, text, at, length] } }
+
+      # Dancers of this section with where they dance this version: nil, "section" or "piece".
+      def version_people
+        given = piece.version_people.where(kind:, section_id: [nil, section.id]).to_h { |row| [row.person_id, row.section_id ? "section" : "piece"] }
+        progress_people.filter_map { |id| people[id] && [people[id], given[id]] }.sort_by { |person, _| person.name }
+      end
 
       # The section with what is typed in place of what is saved.
       def current
-        @current ||= @typed ? section.with(rows: Actions::StepsText.new(@typed, vocabulary:).rows.map(&:core)) : section
+        @current ||= if kind then version_typed.of(section)
+                     else
+                       @typed ? section.with(rows: Actions::StepsText.new(@typed, vocabulary:).rows.map(&:core)) : section
+                     end
       end
+
+      # The text in an eight's field: of a version only what differs.
+      def field(eight) = kind ? version_typed.eights[eight.number].to_s : eight.row.text
 
       def eights
         @eights ||= current.rows.each_with_index.map { |row, i| eight(row, i) }
@@ -55,6 +74,14 @@ module App
       end
 
       private
+
+      # The version on show: as typed, else as saved.
+      def version_typed
+        @version_typed ||= begin
+          given = @typed ? (@typed["rows"] || {}).transform_values { |row| row["text"].to_s.scrub("?").strip } : version_record&.eights
+          Core::Piece::Version.new(kind:, eights: (given || {}).transform_keys(&:to_i))
+        end
+      end
 
       def danced = @danced ||= Core::Piece::Danced.new(work.with(sections: sections.map { |each| each.id == section.id ? current : each }, links: []), vocabulary:)
       def progress_people = items.in_link(first_link&.index || 1)

@@ -41,8 +41,15 @@ module App
           result = Actions::SaveMusic.new(piece, params, account).run
           next page(:music, piece_page(Pages::Music, typed: params, errors: result.errors), status: 422) unless result.ok?
 
-          say t("music.saved")
+          say(params["cut"] ? t("music.cut_taken", count: result.value) : t("music.saved"))
           redirect "/pieces/#{piece.id}/music"
+        end
+        app.allow :director, post: "/pieces/:piece/music/cut" do
+          permit Policies::Piece, piece, :direct?
+          action = Actions::SaveMusic.new(piece, params, account)
+          next page(:music, piece_page(Pages::Music, typed: params, errors: action.faults), status: 422) if action.faults.any?
+
+          page :music_cut, piece_page(Pages::MusicCut, typed: params, track: action.cut_track)
         end
         app.allow :member, post: "/taps" do
           answer = Actions::TapTempo.new(json_body["taps"]).run

@@ -37,11 +37,9 @@ module Core
         @last && ((@last / 12 * 12) + share(part))
       end
 
-      # "a3": the last part of the count before; its number follows.
-      def before_next(part)
-        base = @last ? @last / 12 * 12 : 0
-        base + share(part)
-      end
+      # "a3": the last part of the count before; its number follows. Before the line's first count it is a pickup,
+      # below 0: it belongs to the last count of whatever comes before.
+      def before_next(part) = (@last ? @last / 12 * 12 : -12) + share(part)
 
       def share(part) = part == "a" ? LAST.fetch(@feel) : PARTS.fetch(part)
 

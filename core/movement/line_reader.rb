@@ -6,6 +6,7 @@ module Core
     # where "x2" fills further eights. Nothing is refused; a count the line does not have is a fault with its place.
     class LineReader
       EXIT = /\b(?:ends?\s+(?:with\s+)?)?(?<side>r|l|right|left)\s+(?:foot\s+|ft\s+)?free\b/i
+      ENDS = /\bends?\s+(?:facing\s+(?:the\s+)?(?<facing>front right|front left|back right|back left|front|audience|back|right|left)|(?:at|on)\s+(?:the\s+)?(?<place>\p{Ll}[\p{L} ]{1,40}))/i
       LATER = /(?<group>\p{Lu}[\p{L}' ]*?)\s+(?<counts>\d{1,2})\s+(?:counts?\s+)?later/
       MEET = /\ball\s+(?:meet|together)\s+(?:on\s+)?(?<count>\d{1,2})\b/i
       ANY = /whatever|either|any foot|free feet|your choice/i
@@ -40,7 +41,14 @@ module Core
       def take_facts(text)
         rest = text.gsub(LATER) { (@facts[:offsets][Regexp.last_match[:group].strip] = Regexp.last_match[:counts].to_i) && "," }
         rest = rest.sub(MEET) { (@facts[:meet] = Regexp.last_match[:count].to_i) && "," }
+        rest = rest.gsub(ENDS) { state_end(Regexp.last_match) && "," }
         rest.sub(EXIT) { (@facts[:exit][:weight] = Regexp.last_match[:side].downcase.start_with?("r") ? :left : :right) && "," }
+      end
+
+      def state_end(said)
+        @facts[:exit][:facing] = Phrase::FACINGS.fetch(said[:facing].downcase) if said[:facing]
+        @facts[:exit][:place] = said[:place].strip if said[:place]
+        true
       end
 
       # "5 6 … 1 2": the line is called from five.
@@ -154,10 +162,13 @@ module Core
       end
 
       def finish
-        parts = @moves.chunk_while { |a, b| a.at.nil? || b.at.nil? || (a.at / (@size * 12)) == (b.at / (@size * 12)) }.to_a
+        parts = @moves.chunk_while { |a, b| a.at.nil? || b.at.nil? || eight_of(a) == eight_of(b) }.to_a
         parts = [[]] if parts.empty?
         parts.each_with_index.map { |moves, i| line(moves, i, parts.size - 1) }
       end
+
+      # Which eight of the text a move lies in; a pickup belongs to the first.
+      def eight_of(move) = [move.at, 0].max / (@size * 12)
 
       def line(moves, index, last)
         moves = shifted(moves, index * @size * 12) unless index.zero?

@@ -10,11 +10,15 @@ module Core
       module_function
 
       def line(line)
-        line.with(moves: line.moves.map { |move| move(move) }, exit: line.exit.transform_values { |value| SIDES.fetch(value, value) })
+        line.with(moves: line.moves.map { |move| move(move) }, exit: exit(line.exit))
       end
 
       def move(move)
         move.with(text: text(move.text), side: SIDES[move.side], feet: move.feet.map { |foot| SIDES[foot] }, turn: move.turn && -move.turn, facing: facing(move.facing))
+      end
+
+      def exit(stated)
+        stated.to_h { |name, value| [name, name == :facing ? facing(value) : (value.is_a?(String) ? text(value) : SIDES.fetch(value, value))] }
       end
 
       # 1 front stays, 2 front-right becomes 8 front-left, and so on.
@@ -29,7 +33,8 @@ module Core
 
       # A body state seen from the other side.
       def state(state)
-        state.with(weight: state.weight.with(value: SIDES.fetch(state.weight.value, state.weight.value)), facing: state.facing.with(value: facing(state.facing.value)))
+        state.with(weight: state.weight.with(value: SIDES.fetch(state.weight.value, state.weight.value)), facing: state.facing.with(value: facing(state.facing.value)),
+                   place: state.place.with(value: state.place.value && text(state.place.value)))
       end
     end
   end

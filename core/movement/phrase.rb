@@ -10,7 +10,7 @@ module Core
       FACINGS = { "front" => 1, "audience" => 1, "front right" => 2, "right" => 3, "back right" => 4, "back" => 5, "upstage" => 5, "back left" => 6, "left" => 7, "front left" => 8 }.freeze
       TRAVEL = { "forward" => :forward, "fwd" => :forward, "back" => :back, "bk" => :back, "backward" => :back, "backwards" => :back, "side" => :side, "diagonal" => :diagonal }.freeze
       FILLER = %w[to the a on and with ft foot of in into it your corner wall pls please].freeze
-      TURNING = %w[turn pivot].freeze
+      LAYERS = { "arms" => :arms, "arm" => :arms, "hands" => :arms, "head" => :head, "eyes" => :head, "feet" => :feet, "body" => :body, "voice" => :breath }.freeze
 
       # tokens: Tokens::Token of words.
       def initialize(tokens, vocabulary)
@@ -50,6 +50,7 @@ module Core
         step, size = @vocabulary.match(folded, at)
         return unless step
         return if before && size == 1 && (FACINGS.key?(folded[at]) || TRAVEL.key?(folded[at]) || AMOUNTS.key?(folded[at]))
+        return if before && before[0]&.kind == :free && size == 1 && LAYERS.key?(folded[at])
         return if before && before[0] && size == 1 && step.layer != :feet && before[0].name == "arms"
 
         [step, size]
@@ -87,7 +88,7 @@ module Core
       def one(step, words, sides, text)
         amount = words.filter_map { |word| AMOUNTS[word] }.first
         Move.new(text:, step: step.name, kind: step.kind, side: sides.first, feet: (sides.size > 1 ? sides : []).freeze, length: step.counts > 1 ? step.counts * 12 : nil,
-                 turn: turn(step, amount, sides.first), facing: facing(step, words), level: step.level, travel: travel(words), layer: layer(step, words))
+                 turn: turn(step, amount, sides.first), facing: facing(step, words), level: step.level, travel: travel(words), layer: layer(step, words), hands: hands(step, words))
       end
 
       def turn(step, amount, side)
@@ -115,8 +116,19 @@ module Core
         FACINGS[said] || FACINGS[said.split.first.to_s]
       end
 
+      # What the hands hold afterwards: "pick up the grey cloth" => "grey cloth", "put it down" => "".
+      def hands(step, words)
+        return "" if step.hands == :drop
+
+        step.hands && (step.holds || words.reject { |word| FILLER.include?(word) || SIDES.key?(word) }.join(" ").then { |said| said.empty? ? "prop" : said })
+      end
+
       def travel(words) = words.filter_map { |word| TRAVEL[word] }.first
-      def layer(step, words) = words.intersect?(%w[arm arms hand hands]) ? :arms : step.layer
+      def layer(step, words)
+        return words.filter_map { |word| LAYERS[word] }.first || step.layer if step.kind == :free
+
+        words.intersect?(%w[arm arms hand hands]) && step.hands.nil? ? :arms : step.layer
+      end
 
       def unknown(words) = { side: words.filter_map { |word| SIDES[word] }.first, layer: words.intersect?(%w[arm arms hand hands]) ? :arms : :feet }
     end

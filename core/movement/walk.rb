@@ -32,6 +32,14 @@ module Core
 
       private
 
+      # What a line states of its end holds, whatever its moves came to.
+      def stated_end(line, row)
+        return if line.exit.empty?
+
+        @state = @state.with(**line.exit.transform_values { |value| Known.stated(value) })
+        @steps.last.state = @state if @steps.last&.row == row
+      end
+
       def merge(state, said)
         state.with(**said.to_h.select { |_, known| known.source == :stated })
       end
@@ -40,8 +48,7 @@ module Core
         @lines.each_with_index do |line, i|
           check_room(line, i + 1)
           line.moves.each { |move| dance(move, i + 1) }
-          @state = @state.with(weight: Known.stated(line.exit[:weight])) if line.exit[:weight]
-          @steps.last.state = @state if line.exit[:weight] && @steps.last&.row == i + 1
+          stated_end(line, i + 1)
         end
       end
 
@@ -54,10 +61,16 @@ module Core
       def dance(move, row)
         step = move.step && @vocabulary.find(move.step)
         before = @state
-        free(move) if move.kind == :free
+        free(move) if move.kind == :free && %i[feet body].include?(move.layer)
         act(step, move, row) if step && move.kind == :step
         @state = @state.with(weight: Known.choice) if move.choice.include?(:weight)
+        carry(move)
         @steps << Step.new(row:, move:, at: move.at, state: @state) if move.at || @state != before
+      end
+
+      def carry(move)
+        @state = @state.with(hands: Known.derived(move.hands)) if move.hands
+        @state = @state.with(travel: Known.derived(move.travel)) if move.travel
       end
 
       # Freestyle: afterwards nothing is known but what the text states.

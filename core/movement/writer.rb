@@ -11,15 +11,16 @@ module Core
       def text
         moves = @line.moves.map { |move| [counts(move), shown(move)].compact.join(" ") }
         cues = @line.cues.map { |cue, _| %("#{cue}") }
-        exit = if @line.exit[:weight]
-                 ["#{@line.exit[:weight] == :left ? 'R' : 'L'} free"]
-               else
-                 []
-               end
-        [moves.join(" "), *cues, *@line.notes.map { |note| "(#{note})" }, *exit].reject(&:empty?).join(", ")
+        [moves.join(" "), *cues, *@line.notes.map { |note| "(#{note})" }, *ending].reject(&:empty?).join(", ")
       end
 
       private
+
+      # What is stated of the end, in words.
+      def ending
+        weight, facing, place = @line.exit.values_at(:weight, :facing, :place)
+        [("#{weight == :left ? 'R' : 'L'} free" if weight), ("ends facing #{Phrase::FACINGS.key(facing)}" if facing), ("ends at #{place}" if place)].compact
+      end
 
       def shown(move) = move.kind == :silent ? "-" : [move.text, ("(either foot)" if move.choice.include?(:weight))].compact.join(" ")
 
@@ -32,6 +33,8 @@ module Core
 
       # "3&" rather than "3 3&".
       def called_counts(positions)
+        return "&" + called_counts(positions.drop(1)) if positions.size > 1 && positions.first.negative? && positions[1].zero?
+
         positions.chunk_while { |a, b| (a % 12).zero? && (b % 12).positive? && a / 12 == b / 12 }
                  .map { |same| name(same.first) + same.drop(1).map { |position| NAMES.fetch(position % 12, "") }.join }.join(" ")
       end
@@ -43,7 +46,7 @@ module Core
       end
 
       def name(position)
-        "#{called(position / 12)}#{NAMES.fetch(position % 12, '')}"
+        position.negative? ? NAMES.fetch(position % 12) : "#{called(position / 12)}#{NAMES.fetch(position % 12, '')}"
       end
 
       def called(index) = ((index + @line.called - 1) % [@line.counts, 8].max) + 1

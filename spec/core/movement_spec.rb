@@ -53,6 +53,31 @@ RSpec.describe Core::Movement do
     end
   end
 
+  describe "hands, place and travel" do
+    def ending(*texts) = Core::Movement::Walk.new(texts.flat_map { |text| read(text) }).exit
+
+    it "carries what was picked up until it is put down" do
+      held = ["1 pick up grey cloth 3 step R", "1-8 hold", "4 put the cloth down 5 put down cloth"]
+      expect(held.each_index.map { |i| ending(*held.first(i + 1)).hands.value }).to eq ["grey cloth", "grey cloth", ""]
+      expect([ending("1 take hands").hands.value, ending("1 take hands 5 let go").hands.value, ending("1 step R").hands.source]).to eq ["hands", "", :not_stated]
+    end
+
+    it "knows the last travel, and the place a line states, turned over with its side" do
+      line = read("1 step R fwd 2 step L back, ends at centre left").first
+      walked = [line, Core::Movement::Mirror.line(line)].map { |each| Core::Movement::Walk.new([each]).exit }
+      expect(walked.map { |body| [body.travel.value, body.place.value, body.place.source] }).to eq [[:back, "centre left", :stated], [:back, "centre right", :stated]]
+      expect(line.notes).to be_empty
+    end
+
+    it "writes a stated end and a pickup so that they read the same again" do
+      ["1 step R, L free, ends facing back left", "&1 step R 2 kick L", "& step R 1 step L, ends at the wings"].each do |text|
+        line = read(text).first
+        again = read(Core::Movement::Writer.new(line).text).first
+        expect([again.exit, again.moves.map(&:meaning)]).to eq [line.exit, line.moves.map(&:meaning)]
+      end
+    end
+  end
+
   describe "properties" do
     def random_line(random, steps)
       at = 0

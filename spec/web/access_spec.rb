@@ -23,7 +23,7 @@ RSpec.describe "who may use which route", :web do
       plan = App::Actions::MakePlan.new(piece, piece.revisions.first.account, studio.local(NOW)).run
       absence = dancer.absences.create!(studio:, from_date: "2027-02-10", to_date: "2027-02-10")
       entry = tick
-      base = { "piece" => piece.id, "token" => dancer_token, "number" => 1, "step" => "later", "absence" => absence.id, "/people:id" => dancer.id,
+      base = { "piece" => piece.id, "token" => dancer_token, "number" => 1, "step" => "later", "kind" => "seated", "absence" => absence.id, "/people:id" => dancer.id,
                "/rehearsals:id" => studio.rehearsals.first.id, "/rooms:id" => studio.rooms.first.id, "/memberships:id" => members["assistant"].id, "/studios:id" => studio.id,
                "/outbox:id" => studio.mails.create!(recipient: "a@example.org", subject: "s", body: "b").id, "plan" => plan.id }
       base.merge("entry" => entry.id, "link" => piece.links.first.id, "section" => piece.sections.first.id, "group" => piece.groups.first.id,

@@ -5,25 +5,45 @@ document.addEventListener("alpine:init", () => {
     keys: false,
     sequence: 0,
     timer: null,
+    drafted: false,
 
     init() {
       this.list = this.$refs.eights;
-      this.draft = `draft:${location.pathname}${location.search}`;
+      this.form = this.$root;
+      this.draft = `draft:${this.form.getAttribute("action")}`;
+      this.recall();
       window.addEventListener("keydown", (event) => this.anywhere(event));
     },
     rows() { return [...this.list.querySelectorAll("[data-eight]")]; },
     line(row) { return row.querySelector("input"); },
 
+    // Drafts survive a reload; one made of another version of the section is not put back.
+    keep() {
+      const fields = [...new FormData(this.form)].filter(([name]) => name.startsWith("rows["));
+      sessionStorage.setItem(this.draft, JSON.stringify({ version: this.form.dataset.version, fields }));
+    },
+    recall() {
+      const kept = JSON.parse(sessionStorage.getItem(this.draft) || "null");
+      if (!kept || kept.version !== this.form.dataset.version) return;
+      const last = Math.max(...kept.fields.map(([name]) => Number(name.match(/\d+/)[0])));
+      while (this.rows().length < last && this.$refs.blank) this.insertAfter(this.rows().at(-1), "");
+      kept.fields.forEach(([name, value]) => { const field = this.form.elements[name]; if (field && field.value !== value) { field.value = value; this.drafted = true; } });
+      if (this.drafted) this.changed();
+    },
+    forget() { sessionStorage.removeItem(this.draft); location.reload(); },
+    layer(event) { this.form.classList.toggle(`hide-${event.target.value}`, !event.target.checked); },
+
     changed() {
+      this.keep();
       clearTimeout(this.timer);
       this.timer = setTimeout(() => this.ask(), 200);
     },
     async ask() {
       const sequence = ++this.sequence;
-      const body = new FormData(this.$root);
+      const body = new FormData(this.form);
       body.set("sequence", sequence);
       const headers = { "X-CSRF-Token": document.querySelector("meta[name=csrf-token]").content };
-      const answer = await fetch(this.$root.dataset.url, { method: "POST", body, headers }).catch(() => null);
+      const answer = await fetch(this.form.dataset.url, { method: "POST", body, headers }).catch(() => null);
       if (!answer || !answer.ok || sequence !== this.sequence) return;
       this.show(new DOMParser().parseFromString(await answer.text(), "text/html"));
     },
@@ -36,12 +56,13 @@ document.addEventListener("alpine:init", () => {
           row.querySelector("[data-where]").replaceChildren(...where[i].childNodes);
         });
       }
-      this.$root.querySelector("[data-entry]").textContent = page.querySelector("[data-entry]").textContent;
+      this.form.querySelector("[data-entry]").textContent = page.querySelector("[data-entry]").textContent;
       this.$refs.side.replaceChildren(...page.querySelector("[data-side]").childNodes);
     },
 
     add() { this.insertAfter(this.rows().at(-1), ""); },
     insertAfter(row, text) {
+      if (this.form.elements.version) return row; // a version has the section's eights, no more
       const fresh = this.$refs.blank.content.cloneNode(true).firstElementChild;
       if (row) row.after(fresh); else this.list.append(fresh);
       this.number();
@@ -74,7 +95,7 @@ document.addEventListener("alpine:init", () => {
     anywhere(event) {
       if (event.key === "Escape") this.keys = false;
       if (event.key === "?" && !event.target.closest("input, textarea, select")) this.keys = true;
-      if (event.key === "s" && (event.ctrlKey || event.metaKey)) { event.preventDefault(); this.$root.requestSubmit(); }
+      if (event.key === "s" && (event.ctrlKey || event.metaKey)) { event.preventDefault(); this.form.requestSubmit(); }
     },
     help() { this.keys = !this.keys; },
 
@@ -93,6 +114,6 @@ document.addEventListener("alpine:init", () => {
       });
       this.changed();
     },
-    sent() { setTimeout(() => { this.busy = true; }); },
+    sent() { sessionStorage.removeItem(this.draft); setTimeout(() => { this.busy = true; }); },
   }));
 });
