@@ -41,7 +41,8 @@ module App
       # Choreographers who sign in get a mail; the others are named on the page.
       def tell(ids)
         @piece.studio.memberships.where(person_id: ids).includes(:account).find_each do |membership|
-          Post.new(@piece.studio).send_out(to: membership.account.email, template: "new_cut", piece: @piece.title, link: "#{Settings.app_url}/pieces/#{@piece.id}/music", name: membership.account.name)
+          Post.new(@piece.studio).send_out(to: membership.account.email, template: "new_cut", piece: @piece.title, link: "#{Settings.app_url}/pieces/#{@piece.id}/music",
+name: membership.account.name)
         end
       end
 

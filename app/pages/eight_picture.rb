@@ -45,7 +45,8 @@ module App
 
       def word(move, later)
         room = ((later ? x(later.at) : WIDTH) - x(move.at) - 18) / 6.5
-        Svg.text(number(move.at), x: x(move.at) + 3, y: WORDS, class: "count layer-#{move.layer}") + Svg.text(short(move.text, room), x: x(move.at) + 15, y: WORDS, class: "move move-#{move.kind} layer-#{move.layer}")
+        Svg.text(number(move.at), x: x(move.at) + 3, y: WORDS, class: "count layer-#{move.layer}") +
+          Svg.text(short(move.text, room), x: x(move.at) + 15, y: WORDS, class: "move move-#{move.kind} layer-#{move.layer}")
       end
 
       def short(text, room) = text.length <= room ? text : "#{text[0, [room.floor - 1, 1].max]}…"

@@ -18,8 +18,10 @@ module Core
       end
 
       def exit(stated)
-        stated.to_h { |name, value| [name, name == :facing ? facing(value) : (value.is_a?(String) ? text(value) : SIDES.fetch(value, value))] }
+        stated.to_h { |name, value| [name, name == :facing ? facing(value) : other(value)] }
       end
+
+      def other(value) = value.is_a?(String) ? text(value) : SIDES.fetch(value, value)
 
       # 1 front stays, 2 front-right becomes 8 front-left, and so on.
       def facing(facing) = facing && (((9 - facing) % 8) + 1)

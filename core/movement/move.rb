@@ -5,9 +5,11 @@ module Core
     # One move as read: where it lies on its line and what is known of it. Positions and lengths are twelfths of a count
     # from the line's first count; at is nil while its count is not set.
     # kind: :step, :hold, :silent, :free or :unknown; side: :left, :right or nil; feet: a foot for each placement,
-    # where they were all said; hands: what they hold after it ("" nothing, nil as before); said, range: the positions as typed, and whether as "5-6"; turn: eighths, to the right positive, nil when a turn was said without how far.
+    # where they were all said; hands: what they hold after it ("" nothing, nil as before); said, range: the positions
+    # as typed, and whether as "5-6"; turn: eighths, to the right positive, nil when a turn was said without how far.
     class Move < Values::Value.of(:text, step: nil, kind: :unknown, at: nil, length: nil, places: [].freeze, side: nil, feet: [].freeze, turn: 0,
-                                  facing: nil, level: nil, travel: nil, layer: :feet, choice: [].freeze, said: [].freeze, range: false, hands: nil)
+                                  facing: nil, level: nil, travel: nil, layer: :feet, choice: [].freeze, said: [].freeze, range: false,
+                                  hands: nil)
       TWELFTHS = 12
 
       def end_at = at && (at + (length || TWELFTHS))

@@ -9,6 +9,7 @@ module Core
       AMOUNTS = { "half" => 4, "quarter" => 2, "full" => 8, "eighth" => 1, "12" => 4, "14" => 2, "34" => 6, "360" => 8, "180" => 4, "90" => 2, "double" => 16 }.freeze
       FACINGS = { "front" => 1, "audience" => 1, "front right" => 2, "right" => 3, "back right" => 4, "back" => 5, "upstage" => 5, "back left" => 6, "left" => 7, "front left" => 8 }.freeze
       TRAVEL = { "forward" => :forward, "fwd" => :forward, "back" => :back, "bk" => :back, "backward" => :back, "backwards" => :back, "side" => :side, "diagonal" => :diagonal }.freeze
+      WHERE = [FACINGS, TRAVEL, AMOUNTS].freeze
       FILLER = %w[to the a on and with ft foot of in into it your corner wall pls please].freeze
       LAYERS = { "arms" => :arms, "arm" => :arms, "hands" => :arms, "head" => :head, "eyes" => :head, "feet" => :feet, "body" => :body, "voice" => :breath }.freeze
 
@@ -49,11 +50,15 @@ module Core
       def opening(at, before)
         step, size = @vocabulary.match(folded, at)
         return unless step
-        return if before && size == 1 && (FACINGS.key?(folded[at]) || TRAVEL.key?(folded[at]) || AMOUNTS.key?(folded[at]))
-        return if before && before[0]&.kind == :free && size == 1 && LAYERS.key?(folded[at])
-        return if before && before[0] && size == 1 && step.layer != :feet && before[0].name == "arms"
 
-        [step, size]
+        [step, size] unless before && size == 1 && (WHERE.any? { |words| words.key?(folded[at]) } || belongs?(before[0], step, folded[at]))
+      end
+
+      # A word that says which layer is free, or what the arms do, belongs to the step before it.
+      def belongs?(before, step, word)
+        return false unless before
+
+        (before.kind == :free && LAYERS.key?(word)) || (before.name == "arms" && step.layer != :feet)
       end
 
       def grow(entry, at)
@@ -124,6 +129,7 @@ module Core
       end
 
       def travel(words) = words.filter_map { |word| TRAVEL[word] }.first
+
       def layer(step, words)
         return words.filter_map { |word| LAYERS[word] }.first || step.layer if step.kind == :free
 

@@ -33,7 +33,7 @@ module Core
 
       # "3&" rather than "3 3&".
       def called_counts(positions)
-        return "&" + called_counts(positions.drop(1)) if positions.size > 1 && positions.first.negative? && positions[1].zero?
+        return "&#{called_counts(positions.drop(1))}" if positions.size > 1 && positions.first.negative? && positions[1].zero?
 
         positions.chunk_while { |a, b| (a % 12).zero? && (b % 12).positive? && a / 12 == b / 12 }
                  .map { |same| name(same.first) + same.drop(1).map { |position| NAMES.fetch(position % 12, "") }.join }.join(" ")
