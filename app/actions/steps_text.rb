@@ -31,17 +31,10 @@ module App
       def split(row)
         text = row["text"].to_s.scrub("?").strip
         base = Row.new(counts: Integer(row["counts"].to_s, exception: false) || 8, text:, cue: row["cue"].to_s.strip, name: row["name"].to_s.strip)
-        lines = Core::Movement::Reader.new(vocabulary: @vocabulary).read(text, counts: base.counts.clamp(1, 64))
-        return [base] if lines.size < 2 && !text.match?(Core::Movement::Reader::IN)
+        return [base] unless base.counts.between?(1, 64)
 
-        texts = parts(text, lines)
-        lines.zip(texts).each_with_index.map { |(line, own), i| Row.new(counts: line.counts, text: own, cue: i.zero? ? base.cue : "", name: i.zero? ? base.name : "") }
-      end
-
-      # Where "//" or a new line parted them, each eight keeps its own words; else it is written out.
-      def parts(text, lines)
-        raw = text.sub(Core::Movement::Reader::IN, "").split(%r{//|\n|(?<=\s)/(?=\s)}).map(&:strip).reject(&:empty?)
-        raw.size == lines.size ? raw : lines.map { |line| Core::Movement::Writer.new(line).text }
+        eights = Core::Movement::TypedEights.of(text, counts: base.counts, vocabulary: @vocabulary)
+        eights.each_with_index.map { |(counts, own), i| Row.new(counts:, text: own, cue: i.zero? ? base.cue : "", name: i.zero? ? base.name : "") }
       end
     end
   end

@@ -13,6 +13,11 @@ module Core
       # Who settles it unless the director names another: the entering choreographer.
       def owner = entering.section.choreographer
       def repeat? = first_index != index
+      # Sections and sides of both links, whatever is altered in them.
+      def pair = [leaving, entering].flat_map { |placed| [placed.section.id, placed.link.mirrored] }
+
+      # Whether an edge is an altered link's own.
+      def own? = key.include?("x")
       def loop? = leaving.section.id == entering.section.id
 
       private

@@ -9,6 +9,7 @@ module Core
       ENDS = /\bends?\s+(?:facing\s+(?:the\s+)?(?<facing>front right|front left|back right|back left|front|audience|back|right|left)|(?:at|on)\s+(?:the\s+)?(?<place>\p{Ll}[\p{L} ]{1,40}))/i
       LATER = /(?<group>\p{Lu}[\p{L}' ]*?)\s+(?<counts>\d{1,2})\s+(?:counts?\s+)?later/
       MEET = /\ball\s+(?:meet|together)\s+(?:on\s+)?(?<count>\d{1,2})\b/i
+      FACTS = /later|meet|together|free|ends?\s/i
       ANY = /whatever|either|any foot|free feet|your choice/i
       STANDING = /\Ast(?:d|anding)\b\s*/i
 
@@ -39,6 +40,8 @@ module Core
 
       # What is said about the whole line is taken out before its moves are read.
       def take_facts(text)
+        return text unless text.match?(FACTS)
+
         rest = text.gsub(LATER) { (@facts[:offsets][Regexp.last_match[:group].strip] = Regexp.last_match[:counts].to_i) && "," }
         rest = rest.sub(MEET) { (@facts[:meet] = Regexp.last_match[:count].to_i) && "," }
         rest = rest.gsub(ENDS) { state_end(Regexp.last_match) && "," }

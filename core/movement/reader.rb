@@ -37,8 +37,8 @@ module Core
       def one(text, counts, before)
         given = IN.match(text)
         counts = given[:counts].to_i.clamp(1, 64) if given
-        parts = (given ? given.post_match : text).split(%r{//|(?<=[\s,])/(?=\s)|\n}, -1)
-        parts = [""] if parts.empty?
+        rest = given ? given.post_match : text
+        parts = rest.match?(%r{[/\n]}) ? rest.split(%r{//|(?<=[\s,])/(?=\s)|\n}, -1) : [rest]
         parts.each_with_index.with_object([]) do |(part, i), lines|
           lines.concat(eight(part, counts, before + lines)) unless part.strip.empty? && i.positive?
         end

@@ -7,10 +7,16 @@ module Core
     #   Vocabulary.new.match(%w[ball ch l r], 0)  # => [Step "ball-change", 2]
     class Vocabulary
       STYLES = [Styles::BASICS, Styles::JAZZ, Styles::BALLET, Styles::STREET, Styles::CONTEMPORARY, Styles::SEATED].freeze
-      MOST_WORDS = 4
       FOLDED = { "é" => "e", "è" => "e", "ê" => "e", "î" => "i", "ç" => "c", "ö" => "o" }.freeze
 
-      def self.fold(text) = text.downcase.gsub(/[éèêîçö]/, FOLDED).tr("-", " ").gsub(/[^a-z0-9 ]/, "").squeeze(" ").strip
+      PLAIN = /\A[a-z0-9]+\z/
+
+      def self.fold(text)
+        low = text.downcase
+        return low if low.match?(PLAIN)
+
+        low.gsub(/[éèêîçö]/, FOLDED).tr("-", " ").gsub(/[^a-z0-9 ]/, "").squeeze(" ").strip
+      end
 
       attr_reader :steps
 
@@ -20,13 +26,15 @@ module Core
         @names = {}
         @exact = @steps.to_h { |step| [step.name, step] }
         @steps.each { |step| [step.name, *step.aliases].each { |name| @names[Vocabulary.fold(name)] ||= step } }
+        @longest = @names.keys.map(&:split).group_by(&:first).transform_values { |names| names.map(&:size).max }
       end
 
       DEFAULT = new.freeze
 
       # The step whose name starts at a word, the longest name first: [step, how many words], or nil.
       def match(words, at)
-        [MOST_WORDS, words.size - at].min.downto(1) do |count|
+        most = @longest[words[at][/\A[a-z0-9]+/]] or return
+        [most, words.size - at].min.downto(1) do |count|
           step = @names[words[at, count].join(" ")]
           return [step, count] if step
         end

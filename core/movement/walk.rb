@@ -13,10 +13,11 @@ module Core
       RISES = { %i[floor standing] => 2, %i[kneeling standing] => 1 }.freeze
       attr_reader :entry, :steps, :findings
 
-      def initialize(lines, entry: {}, exit: {}, vocabulary: Vocabulary::DEFAULT)
+      # entry, exit: what is stated of the edges; from: a Body to begin with instead.
+      def initialize(lines, entry: {}, exit: {}, from: nil, vocabulary: Vocabulary::DEFAULT)
         @lines = lines
         @vocabulary = vocabulary
-        @state = Body.stated(entry)
+        @state = from || Body.stated(entry)
         @entry = @state
         @stated_exit = exit
         @steps = []

@@ -9,12 +9,18 @@ module Core
       def initialize(line) = @line = line
 
       def text
-        moves = @line.moves.map { |move| [counts(move), shown(move)].compact.join(" ") }
+        moves = @line.moves.map { |move| [counts(move), shown(move), *versions(move)].compact.join(" ") }
         cues = @line.cues.map { |cue, _| %("#{cue}") }
-        [moves.join(" "), *cues, *@line.notes.map { |note| "(#{note})" }, *ending].reject(&:empty?).join(", ")
+        [moves.join(" "), *cues, *@line.notes.map { |note| "(#{note})" }, *groups, *ending].reject(&:empty?).join(", ")
       end
 
       private
+
+      # What dancers who stand do instead, behind the move it stands in for.
+      def versions(move) = @line.versions.select { |_, _, at, _| at == move.at }.map { |_, text, _, _| "(standing #{text})" }
+
+      # "Nurses 4 later, all meet 1".
+      def groups = [*@line.offsets.map { |group, counts| "#{group} #{counts} later" }, ("all meet #{@line.meet}" if @line.meet)].compact
 
       # What is stated of the end, in words.
       def ending
@@ -27,6 +33,14 @@ module Core
       def counts(move)
         return unless move.at
         return length(move) if move.said.empty?
+
+        written(move).tap { @last = move.said.last / 12 }
+      end
+
+      # A lone "&" belongs to the count that was called before it.
+      def written(move)
+        at = move.said.first
+        return NAMES.fetch(at % 12) if move.said.size == 1 && (at % 12).positive? && @last == at / 12
 
         move.range ? "#{name(move.said.first)}-#{name(move.said.last)}" : called_counts(move.said)
       end
@@ -45,9 +59,12 @@ module Core
         whole ? "#{name(move.at)}-#{name(move.at + move.length - 12)}" : name(move.at)
       end
 
+      # What is called on a position of the line.
       def name(position)
         position.negative? ? NAMES.fetch(position % 12) : "#{called(position / 12)}#{NAMES.fetch(position % 12, '')}"
       end
+
+      public :name
 
       def called(index) = ((index + @line.called - 1) % [@line.counts, 8].max) + 1
     end

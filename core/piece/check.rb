@@ -5,7 +5,7 @@ module Core
     # A whole piece, walked: every link's body at both ends, what cannot be danced as written, forks, music.
     class Check
       Walked = Struct.new(:placed, :entry, :exit, keyword_init: true)
-      attr_reader :work
+      attr_reader :work, :danced
 
       def initialize(work, vocabulary: Movement::Vocabulary::DEFAULT)
         @work = work

@@ -5,12 +5,21 @@ module Core
     # What is danced: every section's eights read once, every link's lines with its changes and on its side, and
     # the walk along them. Links that dance the same thing share one walk.
     class Danced
+      # A stated edge as it is on the other side.
+      def self.turned(stated)
+        stated.to_h { |name, value| [name, name == :facing ? Movement::Mirror.facing(value) : Movement::Mirror.other(value)] }
+      end
+
+      attr_reader :vocabulary
+
       def initialize(work, vocabulary: Movement::Vocabulary::DEFAULT)
         @work = work
         @vocabulary = vocabulary
         @sections = work.sections.to_h { |section| [Movement::Vocabulary.fold(section.name), section] }
         @lines = {}
         @links = {}
+        @readers = {}
+        @altered = {}
         @walks = {}
       end
 
@@ -19,14 +28,24 @@ module Core
 
       # [Movement::Line] of a link as danced.
       def link_lines(link)
-        @links[key(link)] ||= begin
-          plain = link.altered? ? read(link.section, link.danced.map(&:row)) : lines(link.section)
-          link.mirrored ? plain.map { |line| Movement::Mirror.line(line) } : plain
-        end
+        return plain_lines(link) unless link.mirrored
+
+        @links[key(link)] ||= plain_lines(link).map { |line| Movement::Mirror.line(line) }
+      end
+
+      # The same, its side undone.
+      def plain_lines(link)
+        link.altered? ? @altered[[link.section.id, link.changes]] ||= read(link.section, link.danced.map(&:row)) : lines(link.section)
+      end
+
+      # One line of a link as danced, by its number from 1.
+      def line(link, number)
+        plain = plain_lines(link)[number - 1]
+        plain && link.mirrored ? Movement::Mirror.line(plain) : plain
       end
 
       # Movement::Walk along a link, from its stated entry.
-      def walk(link) = @walks[key(link)] ||= Movement::Walk.new(link_lines(link), entry: edge(link, :entry), exit: edge(link, :exit), vocabulary: @vocabulary)
+      def walk(link) = @walks[key(link)] ||= link.mirrored ? Movement::MirroredWalk.new(walk(link.with(mirrored: false))) : walked(link)
 
       # Walk along a section as taught.
       def section_walk(section) = walk(Link.new(section:))
@@ -36,20 +55,19 @@ module Core
         @work.order.links.group_by { |placed| placed.section.id }.values.flat_map { |same| same.drop(1).filter_map { |later| fork(same.first, later) } }
       end
 
+      # Reads movement text as this section does; what it read once it knows.
+      def reader(section)
+        @readers[section.id] ||= Movement::Reader.new(vocabulary: @vocabulary, feel: section.feel.to_sym, elsewhere: ->(name, number) { elsewhere(section, name, number) })
+      end
+
       private
+
+      def walked(link) = Movement::Walk.new(plain_lines(link), entry: link.section.entry, exit: link.section.exit, vocabulary: @vocabulary)
 
       def key(link) = [link.section.id, link.mirrored, link.changes]
 
-      def edge(link, side)
-        stated = link.section.public_send(side)
-        return stated unless link.mirrored
-
-        stated.to_h { |name, value| [name, name == :facing ? Movement::Mirror.facing(value) : Movement::Mirror::SIDES.fetch(value, value)] }
-      end
-
       def read(section, rows)
-        reader = Movement::Reader.new(vocabulary: @vocabulary, feel: section.feel.to_sym, elsewhere: ->(name, number) { elsewhere(section, name, number) })
-        reader.section(rows.map { |row| [row.text, row.counts] }).zip(rows).map { |found, row| one(found, row) }
+        reader(section).section(rows.map { |row| [row.text, row.counts] }).zip(rows).map { |found, row| one(found, row) }
       end
 
       # A row is one eight: what its text says beyond that is a fault, and cues written beside it are added.
@@ -67,8 +85,9 @@ module Core
       end
 
       def fork(first, later)
-        Movement::Fork.between(link_lines(first.link), link_lines(later.link), section: first.section.id, links: [first.index, later.index],
-                                                                             mirrored: [first.link.mirrored, later.link.mirrored])
+        return unless first.link.altered? || later.link.altered?
+
+        Movement::Fork.between(plain_lines(first.link), plain_lines(later.link), section: first.section.id, links: [first.index, later.index])
       end
     end
   end

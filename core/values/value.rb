@@ -28,7 +28,7 @@ module Core
       end
 
       # The same value with some fields changed.
-      def with(**changes) = clone(freeze: false).change(changes)
+      def with(**changes) = clone(freeze: false).become(changes)
 
       def to_h = fields.to_h { |name| [name, public_send(name)] }
 
@@ -40,7 +40,7 @@ module Core
       protected
 
       # Sets fields of a copy that nobody has seen yet.
-      def change(fields)
+      def become(fields)
         fields.each { |name, value| instance_variable_set(self.class::PLACES.fetch(name), value) }
         settle
         freeze

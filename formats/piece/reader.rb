@@ -51,7 +51,7 @@ module Formats
       end
 
       def section(fields, groups)
-        rows = fields.list("rows") { |row| row(row) }
+        rows = fields.list("rows") { |row| row(row) }.flat_map { |row| eights(row) }
         parts = fields.list("parts") { |part| part(part, groups) }
         values = { id: fields.text("id"), name: fields.text("name"), choreographer: fields.text("choreographer", default: nil),
                    time: fields.choice("time", Score::Section::BEATS.keys, default: "normal"),
@@ -69,6 +69,13 @@ module Formats
         end
       end
 
+      # "//" and "x2" begin further eights: a row whose text fills several is as many eights.
+      def eights(row)
+        Core::Movement::TypedEights.of(row.text, counts: row.counts).each_with_index.map do |(counts, text), i|
+          row.with(counts:, text:, **(i.zero? ? {} : { cue: "", name: "" }))
+        end
+      end
+
       def row(fields)
         Score::Row.new(counts: fields.integer("counts", min: 1, max: Score::Row::MAX, default: nil) || missing(fields), text: fields.text("text", default: ""),
                        cue: fields.text("cue", default: ""), name: fields.text("name", default: ""))
@@ -82,8 +89,16 @@ module Formats
       def part(fields, groups)
         group = fields.text("group")
         fields.fault("#{fields.path}.group", "names #{group.inspect}, which is not in groups") unless groups.include?(group)
-        Score::Part.new(group:, offset: fields.integer("offset", max: 4096, default: 0), hold_before: fields.integer("hold_before", max: 4096, default: 0),
-                        hold_after: fields.integer("hold_after", max: 4096, default: 0))
+        values = { offset: fields.integer("offset", min: -32, max: 4096, default: 0), mirrored: fields.flag("mirrored"), stretches: stretches(fields),
+                   level: fields.text("level", default: nil), place: fields.text("place", default: nil), facing: fields.integer("facing", min: 1, max: 8, default: nil) }
+        Score::Part.new(group:, hold_before: fields.integer("hold_before", max: 4096, default: 0), hold_after: fields.integer("hold_after", max: 4096, default: 0), **values)
+      end
+
+      # Counts on which a group does something else than its moves.
+      def stretches(fields)
+        found = fields.list("stretches") { |each| [each.integer("from_count", min: -32), each.integer("to_count", min: -32), each.choice("doing", Score::Part::DOING.map(&:to_s))&.to_sym] }
+        found.each_with_index { |(from, to, _), i| fields.fault("#{fields.at('stretches')}[#{i}].to_count", "must not come before from_count") if from && to && to < from }
+        found.select { |from, to, doing| doing && from && to && from <= to }
       end
 
       def links(sections)

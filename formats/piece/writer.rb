@@ -24,7 +24,12 @@ module Formats
           "expected_counts" => section.expected_counts, "rows" => section.rows.map { |row| row(row) }, "difficulty" => section.difficulty,
           "method" => section.method, "minutes" => section.minutes, "hazards" => section.hazards, "entry" => edge(section.entry), "exit" => edge(section.exit),
           "feel" => (section.feel unless section.feel == "even"),
-          "parts" => section.parts.map { |part| { **part.to_h.transform_keys(&:to_s), "group" => part.group.to_s } } }.compact
+          "parts" => section.parts.map { |part| part(part) } }.compact
+      end
+
+      def part(part)
+        stretches = part.stretches.map { |from, to, doing| { "from_count" => from, "to_count" => to, "doing" => doing.to_s } }
+        { **part.to_h.transform_keys(&:to_s), "group" => part.group.to_s, "mirrored" => part.mirrored || nil, "stretches" => (stretches unless stretches.empty?) }.compact
       end
 
       def edge(stated) = (stated.to_h { |name, value| [name.to_s, value.is_a?(Symbol) ? value.to_s : value] } unless stated.empty?)

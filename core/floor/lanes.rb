@@ -1,0 +1,79 @@
+# frozen_string_literal: true
+
+module Core
+  module Floor
+    # What every group does on every count of a link: moving, holding, free or off. Counts are the link's own, from 1;
+    # a part that dovetails begins below 1. A count nobody spoke for has no lane.
+    class Lanes
+      # from, to: counts, inclusive; doing: :moving, :holding, :free or :off; part: Piece::Part or nil.
+      Lane = Struct.new(:group, :from, :to, :doing, :part, keyword_init: true) do
+        def cover?(count) = count.between?(from, to)
+      end
+
+      # placed: Piece::PlacedLink; lines: [Movement::Line] as danced; groups: ids of all groups of the piece.
+      def initialize(placed, lines, groups)
+        @placed = placed
+        @own = lines.sum(&:counts)
+        @free = free_counts(lines)
+        @groups = groups
+        @parts = placed.section.parts.to_h { |part| [part.group, part] }
+      end
+
+      # [Lane], group by group in time.
+      def all = @all ||= (@groups | @parts.keys).flat_map { |group| of(group) }
+
+      # What a group does on a count of the link; nil when nobody said.
+      def doing(group, count) = by_group.fetch(group, []).find { |lane| lane.cover?(count) }&.doing
+
+      def by_group = @by_group ||= all.group_by(&:group)
+
+      # The last count of a group's moves and holds: {group => count}.
+      def ends = @parts.transform_values { |part| part.length(@own) }
+
+      private
+
+      def of(group)
+        part = @parts[group]
+        return whole(group) unless part
+
+        first = [1, part.offset + 1].min
+        doings = (first..@placed.counts).to_h { |count| [count, at(part, count)] }
+        part.stretches.each { |from, to, doing| (from..to).each { |count| doings[count] = doing if doings.key?(count) } }
+        runs(group, doings, part)
+      end
+
+      def whole(group)
+        return [Lane.new(group:, from: 1, to: @placed.counts, doing: :off)] if @parts.any?
+
+        runs(group, (1..@own).to_h { |count| [count, move(count)] }, nil)
+      end
+
+      def at(part, count)
+        from, to = part.moves(@own)
+        return move(count - part.offset) if count.between?(from, to)
+        return count > part.offset - part.hold_before ? :holding : :off if count < from
+
+        count <= to + part.hold_after ? :holding : nil
+      end
+
+      def move(count) = @free.include?(count) ? :free : :moving
+
+      def runs(group, doings, part)
+        doings.chunk_while { |(_, a), (_, b)| a == b }.filter_map do |run|
+          Lane.new(group:, from: run.first.first, to: run.last.first, doing: run.first.last, part:) if run.first.last
+        end
+      end
+
+      # Counts of the section that are freestyle for the feet or the whole body.
+      def free_counts(lines)
+        start = 0
+        lines.each_with_object([]) do |line, counts|
+          line.placed.select { |move| move.kind == :free && %i[feet body].include?(move.layer) }.each do |move|
+            counts.concat(((move.at / 12) + 1..[move.end_at, line.length].min.fdiv(12).ceil).map { |count| start + count })
+          end
+          start += line.counts
+        end
+      end
+    end
+  end
+end

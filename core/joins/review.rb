@@ -1,0 +1,67 @@
+# frozen_string_literal: true
+
+module Core
+  module Joins
+    # All joins of a piece, held against the rules. Joins with the same key share what their steps say; places, groups and
+    # tempo belong to each.
+    class Review
+      Held = Struct.new(:join, :seam, :findings, keyword_init: true) do
+        def verdict = Finding.worst(findings)
+        def open = findings.reject(&:fits?)
+      end
+
+      # metres: {index of the leaving link => longest way between its spots and the next link's}.
+      def initialize(work, vocabulary: Movement::Vocabulary::DEFAULT, danced: Piece::Danced.new(work, vocabulary:), metres: {})
+        @work = work
+        @vocabulary = vocabulary
+        @danced = danced
+        @metres = metres
+        @sequence = Sequence.new(work.order)
+        @known = {}
+      end
+
+      # [Held] in running order.
+      def joins = @joins ||= @sequence.joins.map { |join| held(join) }
+
+      private
+
+      def held(join)
+        bpm = @work.track.map.bpm_at(join.entering.start_beat)
+        metres = @metres[join.index]
+        seam, findings = @known[[join.key, bpm, metres]] ||= examine(join, bpm, metres)
+        Held.new(join:, seam:, findings: at_home(findings, seam, join))
+      end
+
+      def examine(join, bpm, metres)
+        seam = Seam.of(join, @danced, bpm:, metres:, others: others(join))
+        found = Examination.new(seam, vocabulary: @vocabulary).findings
+        [seam, join.loop? ? tried_whole(found, join) : found]
+      end
+
+      # A section straight again is on both sides: a mend is tried on the whole piece.
+      def tried_whole(findings, join)
+        findings.map { |finding| finding.with(mends: finding.mends.select { |mend| silent?(finding.state, mend.apply(@work), join) }) }
+      end
+
+      def silent?(state, work, join)
+        found = Examination.new(Seam.of(Sequence.new(work.order).after(join.index), Piece::Danced.new(work, vocabulary: @vocabulary)), vocabulary: @vocabulary).findings
+        found.none? { |finding| finding.state == state && !finding.fits? }
+      end
+
+      # The same findings at another place: mends name the links there.
+      def at_home(findings, seam, join)
+        return findings if seam.leaving.place.index == join.index
+
+        places = { seam.leaving.place.index => join.leaving.index, seam.entering.place.index => join.entering.index }
+        findings.map { |finding| finding.with(mends: finding.mends.map { |mend| mend.with(link: places.fetch(mend.link)) }) }
+      end
+
+      # An altered end or beginning: joins of the same two sections that are danced without it, by index.
+      def others(join)
+        return [] unless join.own?
+
+        @sequence.joins.select { |each| each.pair == join.pair && each.key != join.key }.map(&:index)
+      end
+    end
+  end
+end

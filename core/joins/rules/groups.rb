@@ -1,0 +1,52 @@
+# frozen_string_literal: true
+
+module Core
+  module Joins
+    module Rules
+      # Groups must be done on one count where unison follows, or hold until then. Both numbers are told: the count on
+      # which the last group is done and the counts by which each other is early.
+      class Groups < Rule
+        def finding
+          return late(later_by_text) if later_by_text.any?
+
+          parts = leaving.section.parts
+          return if parts.empty? || seam.shared.empty?
+
+          gaps = seam.early.select { |_, counts| counts.positive? }
+          clash = gaps.any? && seam.unison?
+          found(:groups, clash ? :clash : :fits, count(leaving.place.counts), count(leaving.place.counts - (gaps.values.max || 0)), facts: { early: gaps, ends: leaving.place.counts })
+        end
+
+        def mends(finding)
+          return finding.facts[:later] ? catch_up(finding) : [] if finding.facts[:early].nil?
+
+          holds = finding.facts[:early]
+          mend = Mend.new(change: :extend_hold, link: leaving.place.index, edit: Edit::Holds.new(holds:), facts: { holds: })
+          [[mend, seam.trying(leaving: leaving.trying(place: held(holds)))]]
+        end
+
+        private
+
+        def count(number) = Movement::Known.derived(number)
+
+        # Groups that the text says begin later ("Nurses 4 later"), and have no part that says so: {name => counts}.
+        def later_by_text = leaving.section.parts.empty? ? leaving.later : {}
+
+        def late(later)
+          ends = leaving.place.counts
+          worst = later.values.max
+          found(:groups, seam.entering.free_counts >= worst ? :fits : :clash, count(ends + worst), count(ends + 1), facts: { later:, ends: ends + worst, meet: ends + 1 })
+        end
+
+        # Counts of nothing before the entry, until the last group has caught up.
+        def catch_up(finding) = [more_counts(finding.facts[:later].values.max)]
+
+        def held(holds)
+          section = leaving.section
+          parts = section.parts.map { |part| holds.key?(part.group) ? part.with(hold_after: part.hold_after + holds[part.group]) : part }
+          leaving.place.with(link: leaving.place.link.with(section: section.with(parts:)))
+        end
+      end
+    end
+  end
+end

@@ -1,0 +1,49 @@
+# frozen_string_literal: true
+
+module Core
+  module Joins
+    module Rules
+      # What the hands hold, where anybody typed it: something held that the entry does not expect, or the other way round.
+      class Hands < Rule
+        def finding
+          left = leaving.body.hands
+          right = wanted
+          return unless left.known? || right.known?
+          return if left.value.to_s == "" && right.value.to_s == ""
+
+          found(:hands, verdict(left, right), left, right)
+        end
+
+        def mends(finding)
+          held = finding.leaving.value.to_s
+          needed = finding.entering.value.to_s
+          return [stated(:state_edge, leaving, :exit, { hands: needed }, hands: needed), pick_up(needed)].compact if finding.question? && !finding.leaving.known?
+          return [stated(:state_edge, entering, :entry, { hands: held }, hands: held), put_down(held)].compact if finding.question?
+
+          needed.empty? ? [put_down(held)].compact : [pick_up(needed)].compact
+        end
+
+        private
+
+        # What the entry expects: stated, or in hand when its first move lets go of it.
+        def wanted
+          known = entering.body.hands
+          return known if known.known?
+
+          first = entering.placed.find { |move| move.hands && move.at < 24 }
+          first && first.hands == "" ? Movement::Known.derived(first.text.sub(/\A\D*?(?:put down|lay aside|set down|let go of|let go)\s*/i, "").then { |said| said.empty? ? "hands" : said }) : known
+        end
+
+        def verdict(left, right)
+          return :fits if left.value == right.value
+          return :question unless left.known? && right.known?
+
+          :clash
+        end
+
+        def put_down(what) = leaving.line && typed(:put_down, leaving, amend(leaving).add(what == "hands" ? "let go" : "put down #{what}", last_count), at: last_count, what:)
+        def pick_up(what) = leaving.line && typed(:pick_up, leaving, amend(leaving).add(what == "hands" ? "take hands" : "pick up #{what}", last_count), at: last_count, what:)
+      end
+    end
+  end
+end

@@ -1,0 +1,71 @@
+# frozen_string_literal: true
+
+module Core
+  module Joins
+    module Rules
+      # The foot that the entry steps out on must be free. Both feet bearing, seated, the floor and a dancer's own choice
+      # leave either foot free.
+      class Weight < Rule
+        def finding
+          left = leaving.body.weight
+          right = entering.body.weight
+          found(:weight, verdict(left, right), left, right)
+        end
+
+        def mends(finding)
+          return [answer] if finding.question?
+
+          wanted = OTHER.fetch(leaving.body.weight.value)
+          [change(wanted), touch, restate(wanted), turned_eight, turned_link].compact
+        end
+
+        private
+
+        def verdict(left, right)
+          return :fits unless OTHER.key?(right.value)
+          return left.value == right.value || !OTHER.key?(left.value) ? :fits : :clash if left.known? || left.source == :choice
+
+          leaving.written? && first_foot? ? :question : :fits
+        end
+
+        # Whether a foot is used within the first two counts.
+        def first_foot? = entering.placed.any? { |move| move.at < 24 && move.kind == :step && move.layer == :feet }
+
+        def answer = stated(:state_edge, leaving, :exit, { weight: entering.body.weight.value }, weight: entering.body.weight.value)
+
+        # A weight change on the last count where nothing is danced on it, else on its "and".
+        def change(foot)
+          at = free_place or return
+          typed(:weight_change, leaving, amend(leaving).add("close #{FOOT.fetch(foot)}", at), at:, foot:)
+        end
+
+        def free_place
+          return unless leaving.line
+
+          [last_count, last_count + 6].find { |at| leaving.line.placed.none? { |move| move.at >= at || (move.end_at > at && %i[hold step].include?(move.kind) && move.length) } }
+        end
+
+        # The last step becomes a touch: the weight stays where it was.
+        def touch
+          last = leaving.line&.placed&.max_by(&:at)
+          return unless last && %w[step close cross].include?(last.step) && last.side
+
+          typed(:touch_instead, leaving, amend(leaving).replace(last, "touch #{FOOT.fetch(last.side)}"), at: last.at, foot: last.side)
+        end
+
+        def restate(foot)
+          return stated(:state_edge, leaving, :exit, { weight: foot }, weight: foot) if leaving.section.exit.key?(:weight)
+
+          typed(:state_edge, leaving, amend(leaving).state(weight: foot), weight: foot) if leaving.line&.exit&.key?(:weight)
+        end
+
+        def turned_eight = entering.line && typed(:mirror_eight, entering, amend(entering).turned_over)
+
+        def turned_link
+          mend = Mend.new(change: :mirror_link, link: entering.place.index, edit: Edit::OtherSide.new)
+          [mend, seam.trying(entering: entering.turned_over)]
+        end
+      end
+    end
+  end
+end

@@ -1,0 +1,116 @@
+# frozen_string_literal: true
+
+module Core
+  module Joins
+    # One side of a seam: the last eight of the leaving link, or the first of the entering one, as danced there, and the
+    # body at that edge. place: Piece::PlacedLink.
+    class Side
+      attr_reader :place, :line, :body, :row
+
+      # The two sides of a join. danced: Piece::Danced.
+      def self.leaving(place, danced)
+        walk = danced.walk(place.link)
+        size = place.link.danced.size
+        new(place, danced, walk.exit, row: size, from: walk.after(size - 1), edge: :exit)
+      end
+
+      def self.entering(place, danced)
+        new(place, danced, danced.walk(place.link).entry, row: 1, from: nil, edge: :entry)
+      end
+
+      # danced: Piece::Danced; from: the body before the leaving eight; line: as tried instead of the written one.
+      def initialize(place, danced, body, row:, from:, edge:, line: danced.line(place.link, row))
+        @place = place
+        @danced = danced
+        @body = body
+        @row = row
+        @from = from
+        @edge = edge
+        @line = line
+      end
+
+      def mirrored? = place.link.mirrored
+      def section = place.section
+      def reader = @danced.reader(section)
+      def written? = plain.any? { |line| line.moves.any? }
+      def typed_row = place.link.danced[row - 1]&.row
+
+      # Counts after the last move (leaving) or before the first (entering). A written hold fills its counts; silent,
+      # empty and free counts do not.
+      def free_counts
+        @free_counts ||= @edge == :exit ? after_last : before_first
+      end
+
+      # Counts by which the last move goes on past its line, or (entering) by which the first comes early; twelfths.
+      def spill
+        return 0 unless line
+
+        ends = placed.map { |move| @edge == :exit ? done(move) - line.length : -move.at }
+        [ends.max || 0, 0].max
+      end
+
+      # Groups that the eights say begin later: {name => counts}.
+      def later = plain.map(&:offsets).reduce({}, :merge)
+
+      # Moves that fill counts, on the last (or first) line, in order of time.
+      def placed = @placed ||= filling(line)
+
+      # Whether anything danced on the first two counts rests on where the body is: the feet at work, a turn, a way.
+      def depends?
+        placed.any? { |move| move.at < 24 && move.kind == :step && (move.layer == :feet || move.turn != 0 || move.facing || move.travel) }
+      end
+
+      # The same side with another line, or with another body: to try a mend.
+      def trying(line: nil, body: nil, place: nil)
+        Side.new(place || @place, @danced, body || (line ? body_of(line) : @body), row:, from: @from, edge: @edge, line: line || @line)
+      end
+
+      # More counts of silence on this side.
+      def trying_more(counts) = clone.tap { |side| side.instance_variable_set(:@free_counts, free_counts + counts) }
+
+      # The same side danced on the other side.
+      def turned_over
+        Side.new(place.with(link: place.link.with(mirrored: !mirrored?)), @danced, Movement::Mirror.state(body), row:, from: @from, edge: @edge, line: @line && Movement::Mirror.line(@line))
+      end
+
+      private
+
+      # The whole link, its side undone: which counts are filled is the same on either side.
+      def plain = @plain ||= @danced.plain_lines(place.link)
+
+      # When a move is done; one without a length lasts to the next count.
+      def done(move) = move.length ? move.end_at : ((move.at / 12) + 1) * 12
+
+      def filling(line) = line ? line.placed.select { |move| %i[step hold unknown].include?(move.kind) }.sort_by(&:at) : []
+
+      def after_last
+        free = 0
+        [@line, *plain[0...-1].reverse].compact.each do |line|
+          last = filling(line).map { |move| done(move) }.max
+          free += last ? [line.length - last, 0].max : line.length
+          break if last
+        end
+        free / 12r
+      end
+
+      def before_first
+        free = 0
+        [@line, *plain.drop(1)].compact.each do |line|
+          first = filling(line).first&.at
+          free += first ? [first, 0].max : line.length
+          break if first
+        end
+        free / 12r
+      end
+
+      # The body at this edge if the line were another; what is stated of the edge still holds.
+      def body_of(line)
+        stated = section.public_send(@edge)
+        stated = Piece::Danced.turned(stated) if mirrored?
+        return Movement::Walk.new([line, *@danced.link_lines(place.link).drop(1)], entry: stated, vocabulary: @danced.vocabulary).entry if @edge == :entry
+
+        Movement::Walk.new([line], from: @from, exit: stated, vocabulary: @danced.vocabulary).exit
+      end
+    end
+  end
+end
