@@ -33,7 +33,7 @@ module Core
 
       # The step whose name starts at a word, the longest name first: [step, how many words], or nil.
       def match(words, at)
-        most = @longest[words[at][/\A[a-z0-9]+/]] or return
+        most = @longest[words[at].to_s[/\A[a-z0-9]+/]] or return
         [most, words.size - at].min.downto(1) do |count|
           step = @names[words[at, count].join(" ")]
           return [step, count] if step
