@@ -61,7 +61,7 @@ module Core
 
       # What is called on a position of the line.
       def name(position)
-        position.negative? ? NAMES.fetch(position % 12) : "#{called(position / 12)}#{NAMES.fetch(position % 12, '')}"
+        position.negative? ? NAMES.fetch(position % 12, "&") : "#{called(position / 12)}#{NAMES.fetch(position % 12, '')}"
       end
 
       public :name
