@@ -9,12 +9,17 @@ module Bench
     def run
       [25, 50, 100].each do |links|
         work = piece(links)
-        sorted = Bench.times(9) { Core::Piece::Check.new(work).then { |check| [check.links, check.findings, check.forks] } }
-        puts format("%3d links, %4d eights: median %6.1f ms, %.3f ms an eight", links, work.order.total_counts / 8, Bench.median(sorted), Bench.median(sorted) * 8 / work.order.total_counts)
+        walked = Bench.median(Bench.times(9) { walk(work) })
+        joined = Bench.median(Bench.times(9) { join(walk(work)) })
+        eights = work.order.total_counts / 8
+        puts format("%3d links, %4d eights: walked %6.1f ms, %.3f ms an eight; with joins and mends %6.1f ms, %.3f", links, eights, walked, walked / eights, joined, joined / eights)
       end
     end
 
     private
+
+    def walk(work) = Core::Piece::Check.new(work).tap { |check| [check.links, check.findings, check.forks] }
+    def join(check) = Core::Joins::Review.new(check.work, danced: check.danced).joins
 
     def piece(count)
       sections = Array.new(count * 2 / 5) do |i|

@@ -3,7 +3,7 @@
 module Records
   # A group piece. Its structure is read and written through Mapping::Works.
   class Piece < Base
-    DEFAULTS = { "learned_from" => 4, "full_runs" => 5, "ready_share" => 0.85, "school" => "add_on" }.freeze
+    DEFAULTS = { "learned_from" => 4, "full_runs" => 5, "ready_share" => 0.85, "school" => "add_on", "floor" => { "width" => 12.0, "depth" => 9.0 }, "opening" => {}, "ending" => {} }.freeze
 
     belongs_to :studio
     has_one :track
@@ -16,6 +16,9 @@ module Records
     has_many :revisions
     has_many :ledger_entries
     has_many :learning_states
+    has_many :agreements
+    has_many :join_facts
+    has_many :formations
     has_many :version_people, class_name: "Records::VersionPerson"
 
     normalizes :title, with: ->(title) { title.to_s.gsub(/\s+/, " ").strip }

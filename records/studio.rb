@@ -12,6 +12,10 @@ module Records
     has_many :own_steps
     has_many :corrections
     has_many :versions
+    has_many :agreements
+    has_many :join_facts
+    has_many :formations
+    has_many :spots
     has_many :version_people, class_name: "Records::VersionPerson"
     has_many :tracks
     has_many :castings

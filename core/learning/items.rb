@@ -23,6 +23,9 @@ module Core
       # Ids of those who dance an item.
       def dancers(item) = @dancers[item.key] ||= who(item)
 
+      # Ids of the whole cast.
+      def everybody = @cast.keys
+
       # Ids of those who dance a link (by index from 1).
       def in_link(index) = in_section(@links[index - 1].section)
 
