@@ -7,7 +7,8 @@ module App
     MOST = 40
     VERSION = <<~SQL.squish
       SELECT (SELECT max(id) FROM ledger_entries WHERE piece_id = $1), (SELECT max(updated_at) FROM people WHERE studio_id = $2),
-             (SELECT count(*) FROM castings WHERE piece_id = $1), (SELECT lock_version FROM pieces WHERE id = $1), (SELECT max(id) FROM revisions WHERE piece_id = $1)
+             (SELECT count(*) FROM castings WHERE piece_id = $1), (SELECT lock_version FROM pieces WHERE id = $1), (SELECT max(id) FROM revisions WHERE piece_id = $1),
+             (SELECT max(id) FROM agreements WHERE piece_id = $1), (SELECT max(id) + count(*) FROM own_steps WHERE studio_id = $2)
     SQL
     @kept = {}
     @lock = Mutex.new
@@ -17,6 +18,8 @@ module App
       attr_reader :work, :cast, :items, :progress, :people
 
       def initialize(piece)
+        @piece = piece
+        @vocabulary = piece.studio.vocabulary
         @work = Records::Mapping::Works.load(piece)
         @cast = Records::Mapping::Works.cast(piece)
         @items = Core::Learning::Items.new(@work, cast: @cast)
@@ -24,6 +27,15 @@ module App
         @people = piece.studio.people.index_by(&:id)
         @memo = {}
       end
+
+      def danced = memo(:walks) { Core::Piece::Danced.new(work, vocabulary: @vocabulary) }
+      def stage = memo(:stage) { Records::Mapping::Floors.stage(@piece, work.order) }
+      def review = memo(:review) { Core::Joins::Review.new(work, vocabulary: @vocabulary, danced:, metres: stage.metres) }
+      def lines = memo(:lines) { Core::Floor::LineChecks.new(work, danced:, cast:) }
+
+      # The newest entry of every join's history: {join key => Records::Agreement}.
+      def agreements = memo(:agreements) { @piece.agreements.order(:id).index_by(&:join_key) }
+      def join_facts = memo(:join_facts) { @piece.join_facts.index_by(&:join_key) }
 
       def memo(key) = @memo.fetch(key) { @memo[key] = yield }
     end

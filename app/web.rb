@@ -41,6 +41,8 @@ module App
     register Routes::Rehearsals
     register Routes::Pieces
     register Routes::Steps # before Structure, whose links/:id/:step would take its paths
+    register Routes::Joins
+    register Routes::Spacing
     register Routes::Structure
     register Routes::Sections
     register Routes::Sharing

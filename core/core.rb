@@ -90,6 +90,7 @@ require_relative "floor/line_checks"
 require_relative "floor/formation"
 require_relative "floor/patterns"
 require_relative "floor/ways"
+require_relative "floor/stage"
 require_relative "floor/assignment"
 
 require_relative "learning/ladder"

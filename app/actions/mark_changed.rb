@@ -4,7 +4,8 @@ module App
   module Actions
     # Notes in the log of everybody who was shown an item that some of its eights changed. Answers how many people.
     class MarkChanged
-      def initialize(piece, key, eights, account, today)
+      def initialize(piece, key, eights, account, today, note: nil)
+        @note = note
         @piece = piece
         @key = key
         @eights = eights
@@ -23,7 +24,7 @@ module App
 
       def entry(person)
         { studio_id: @piece.studio_id, piece_id: @piece.id, person_id: person, item_key: @key, kind: "changed", rung: 0, account_id: @account.id, by_name: @account.name,
-          note: I18n.t("steps.note", eights: @eights.join(", ")), day: @today, created_at: Clock.now }
+          note: @note || I18n.t("steps.note", eights: @eights.join(", ")), day: @today, created_at: Clock.now }
       end
     end
   end

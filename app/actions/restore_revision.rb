@@ -2,7 +2,8 @@
 
 module App
   module Actions
-    # Brings the order of links and the sections' eights back to an earlier revision, as a new one.
+    # Brings the order of links and the sections' eights back to an earlier revision, as a new one. What hangs on a link
+    # that stays, such as its formations, stays.
     # Sections begun since then stay, unplaced.
     class RestoreRevision
       def initialize(revision, account)
@@ -27,10 +28,14 @@ module App
       def bring_back(section)
         row = @piece.sections.find_by(id: section.id) or return
         teacher = row.studio.people.find_by(id: section.choreographer)
-        row.update!(name: section.name, choreographer: teacher, difficulty: section.difficulty, method_preset: section.method, minutes: section.minutes)
+        row.update!(name: section.name, choreographer: teacher, difficulty: section.difficulty, method_preset: section.method, minutes: section.minutes, time: section.time, feel: section.feel,
+                    stated_entry: plain(section.entry), stated_exit: plain(section.exit))
+        section.parts.each { |part| row.parts.where(group_id: part.group.to_i).update_all(start_offset: part.offset, hold_before: part.hold_before, hold_after: part.hold_after) }
         row.eights.delete_all
         Records::Eight.add_all(section.rows.each_with_index.map { |eight, i| eight_row(row, eight, i + 1) })
       end
+
+      def plain(edge) = edge.to_h { |name, value| [name.to_s, value.is_a?(Symbol) ? value.to_s : value] }
 
       def eight_row(row, eight, position)
         { studio_id: row.studio_id, section_id: row.id, position:, counts: eight.counts, text: eight.text, cue: eight.cue, name: eight.name,
@@ -38,12 +43,12 @@ module App
       end
 
       def replace_links
-        @piece.links.delete_all
-        rows = @work.links.each_with_index.map do |link, i|
-          { id: link.id&.to_i, studio_id: @piece.studio_id, piece_id: @piece.id, section_id: link.section.id.to_i, position: i + 1, mirrored: link.mirrored,
-            changes_made: Records::Mapping::Works.made(link.changes), created_at: Clock.now, updated_at: Clock.now }
+        there = @piece.links.index_by(&:id)
+        @piece.links.where.not(id: @work.links.map { |link| link.id.to_i }).delete_all
+        @work.links.each_with_index do |link, i|
+          row = there[link.id.to_i] || @piece.links.new(id: link.id&.to_i, studio_id: @piece.studio_id)
+          row.update!(section_id: link.section.id.to_i, position: i + 1, mirrored: link.mirrored, changes_made: Records::Mapping::Works.made(link.changes))
         end
-        Records::Link.add_all(rows)
       end
     end
   end

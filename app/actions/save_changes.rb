@@ -22,7 +22,7 @@ module App
         made = changes
         return Result.no({ changes: I18n.t("changes.nothing_left") }) if made.apply(@rows.map { |row| core(row.counts, row.text) }).empty?
 
-        Result.ok(save(made))
+        JoinsTouched.around(@piece, @account, @today) { Result.ok(save(made)) }
       rescue Core::ValueError
         Result.no({ changes: I18n.t("changes.counts") })
       end

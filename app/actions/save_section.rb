@@ -19,7 +19,7 @@ module App
           faults = errors
           next Result.no(faults) if faults.any?
 
-          save
+          JoinsTouched.around(@piece, @member.account, @section.studio.today(Clock.now)) { save }
         end
       end
 

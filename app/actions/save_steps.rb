@@ -22,7 +22,7 @@ module App
         @section.with_lock do
           next Result.no({ rows: I18n.t("sections.conflict") }, :conflict) if @params["lock_version"].to_i != @section.lock_version
 
-          Result.ok(save)
+          JoinsTouched.around(@piece, @account, @today) { Result.ok(save) }
         end
       end
 

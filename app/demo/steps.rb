@@ -35,14 +35,14 @@ module App
           ["1 step L 2 step R 3-4 turn quarter R 5 step L 6 step R 7-8 turn quarter R", ""],
           ["1 step L 2 step R 3-4 turn quarter R 5 step L 6 step R 7-8 turn quarter R", ""],
           ["1-2 plié 3-4 relevé 5 step L 6 close R 7 step L 8 close R", ""],
-          ["1-4 grapevine L 5 step R 6 touch L 7-8 arms fold", ""]
+          ["1-4 grapevine L 5 step R 6 touch L 7 jump 8 arms fold", ""]
         ],
         "Smoke" => [
-          ["1 step L 2 close R 3& ball-change L R 5-6 turn half right 7 step L 8 touch R", "low hum"],
+          ["1 step R 2 close L 3& ball-change R L 4 pick up grey cloth 5-6 turn half right 7 step R 8 step L", "low hum"],
           ["1 step R 2 step L 3-4 kneel 5-6 hold 7-8 get up", "bellows"],
           ["1-2 sway L 3-4 sway R 5-8 freestyle, L free", ""],
           ["1 step L 2 step R 3-4 turn half right 5 drop 6 7 stay 8 up", "cloth up"],
-          ["1 step L 2 step R 3 step L 4 hold 5 step R 6 step L 7 step R 8 arms fold", ""]
+          ["1 step L 2 step R 3 step L 4 put down the cloth 5 step R 6 step L 7 step R 8 arms fold", ""]
         ],
         "Drift" => [
           ["1 step R 2 step L 3-4 turn half left 5 step R 6 step L 7-8 turn half left 9-10 hold", "wind"],

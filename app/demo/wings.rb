@@ -15,6 +15,9 @@ module App
         make_piece
         cast
         facts
+        formations
+        ends
+        agreements
         absences
         season
         @piece
@@ -44,7 +47,7 @@ module App
         groups = @piece.groups.index_by(&:name)
         World::WINGS_FACTS.each do |name, values|
           section = @piece.sections.find_by!(name:)
-          (values[:parts] || {}).each { |group, start_offset| section.parts.create!(studio: @studio, group: groups.fetch(group), start_offset:) }
+          (values[:parts] || {}).each { |group, (start_offset, hold_after)| section.parts.create!(studio: @studio, group: groups.fetch(group), start_offset:, hold_after: hold_after || 0) }
           section.update!(values.except(:parts))
         end
         @piece.reload
@@ -72,6 +75,63 @@ module App
         wren = @studio.people.find_by!(name: World::SEATED)
         @piece.sections.each { |section| (eights = Steps::SEATED[section.name]) && section.versions.create!(studio: @studio, kind: "seated", eights:) }
         @piece.version_people.create!(studio: @studio, person: wren, kind: "seated")
+      end
+
+      # Joins that were agreed in the room; First Flight's last eight was another one then.
+      def agreements
+        snapshot = Snapshots::Snapshot.new(@piece.reload)
+        flight = snapshot.work.sections.find { |section| section.name == "First Flight" }
+        older = Core::Joins::Edit::Row.new(row: flight.rows.size, text: "1 step R 2 step L 3 step R 4 step L 5-8 hold").apply(snapshot.work, 2)
+        agree(snapshot.review.joins[0], -3, "Breathe in together on 8.")
+        agree(Core::Joins::Review.new(older).joins[1], -2, "Hold the picture, then Mirela counts us in.")
+        agree(snapshot.review.joins[2], -2, "")
+      end
+
+      def agree(held, week, words)
+        edges = Core::Joins::Agreement.of(held.seam)
+        day = @monday + (week * 7) + 5
+        @piece.agreements.create!(studio: @studio, join_key: held.join.key, kind: "agreed", words:, leaving_digest: edges.leaving, entering_digest: edges.entering, account_id: @director.id,
+                                  by_name: World::ASSISTANT, day:, created_at: day.to_time(:utc) + (11 * 3600))
+      end
+
+      # Where everybody stands: a huddle that opens, the six walls, four swarms in the corners.
+      def formations
+        stand(1, "entry", everybody, "cluster", [0, 4.5], spacing: 1.0)
+        stand(1, "exit", everybody, "staggered", [0, 4.5], spacing: 1.4, per_line: 7)
+        stand(2, "entry", everybody, "staggered", [0, 4.5], spacing: 1.4, per_line: 7)
+        stand(4, "entry", members("Nurses", "Builders"), "circle", [0, 4.5], spacing: 1.3)
+        swarm = { "Scouts" => [-3.6, 2.2], "Nurses" => [3.6, 2.2], "Builders" => [-3.6, 6.6], "Foragers" => [3.6, 6.6] }
+        stand_groups(9, "entry", nil, swarm, "cluster")
+        stand_groups(9, "count", 41, { "Scouts" => [-3.4, 1.8], "Builders" => [3.4, 1.8], "Nurses" => [0, 5], "Foragers" => [0, 7.4] }, "wedge")
+      end
+
+      def everybody = @piece.castings.order(:id).pluck(:person_id)
+      def members(*names) = @piece.groups.select { |group| names.include?(group.name) }.flat_map { |group| group.group_members.order(:id).pluck(:person_id) }
+
+      def stand(index, moment, people, pattern, middle, count: nil, **how)
+        points = Core::Floor::Patterns.points(pattern, people.size, **how)
+        write(index, moment, count, people.zip(points).to_h { |person, (x, y)| [person, spot(x + middle[0], y + middle[1])] })
+      end
+
+      def stand_groups(index, moment, count, places, pattern)
+        spots = places.flat_map do |name, (x, y)|
+          people = members(name)
+          people.zip(Core::Floor::Patterns.points(pattern, people.size, spacing: 1.2)).map { |person, (a, b)| [person, spot(a + x, b + y)] }
+        end
+        write(index, moment, count, spots.to_h)
+      end
+
+      def spot(across, deep) = Core::Floor::Spot.new(x: across.round(2), y: deep.round(2))
+
+      def write(index, moment, count, spots)
+        row = @piece.formations.create!(studio: @studio, link: @piece.links[index - 1], moment:, count:)
+        Records::Mapping::Floors.write(row, Core::Floor::Formation.new(spots:))
+      end
+
+      def ends
+        opening = { "pose" => "A huddle in the middle, backs out, heads down", "starts" => "One breath, before any music", "place" => "centre", "level" => "standing", "facing" => 1 }
+        ending = { "picture" => "Everybody open to the queen", "held" => 4, "leaves" => "In the dark, Scouts and Builders left, the others right", "facing" => 1 }
+        @piece.update!(settings: @piece.settings.merge("opening" => opening, "ending" => ending))
       end
 
       def absences

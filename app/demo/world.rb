@@ -36,7 +36,7 @@ module App
         New Queen, 6 eights + 4, Odalys Venn
       LINES
 
-      # name => facts beside length and teacher. parts: group => counts after the start (nil: with everybody).
+      # name => facts beside length and teacher. parts: group => counts after the start, or these and the counts it holds afterwards.
       WINGS_FACTS = {
         "Overwinter" => { method_preset: "layered", hazards: %w[floor_work low_light], difficulty: 0.9, note: "Huddle in the cold; breath starts it." },
         "First Flight" => { method_preset: "many_passes", hazards: %w[jump run], difficulty: 1.1 },
@@ -44,7 +44,7 @@ module App
         "Comb" => { method_preset: "drill", hazards: [], difficulty: 0.9, parts: { "Nurses" => 0, "Builders" => 0 } },
         "Smoke" => { method_preset: "layered", hazards: %w[knee_drop prop], difficulty: 1.0, bring: "grey cloths, knee pads", parts: { "Scouts" => 0, "Foragers" => 0 } },
         "Drift" => { method_preset: "drill", hazards: %w[spin], difficulty: 0.8, fidelity: "loose" },
-        "Swarm" => { method_preset: "many_passes", hazards: %w[run jump], difficulty: 1.3, parts: { "Scouts" => 0, "Nurses" => 4, "Foragers" => 8, "Builders" => 0 } },
+        "Swarm" => { method_preset: "many_passes", hazards: %w[run jump], difficulty: 1.3, parts: { "Scouts" => [0, 8], "Nurses" => [4, 4], "Foragers" => [8, 0], "Builders" => [0, 8] } },
         "New Queen" => { method_preset: "layered", hazards: %w[lift], difficulty: 1.0, note: "The lift is taught on mats first." }
       }.freeze
 

@@ -10,7 +10,7 @@ module App
       end
 
       # [[text, path], …], the most pressing first.
-      def all = [*structure, *nobody, *music, *plan, *gaps, *unplaced]
+      def all = [*structure, *joins, *nobody, *music, *plan, *lines, *gaps, *unplaced]
 
       private
 
@@ -22,6 +22,26 @@ module App
 
       def nobody
         @page.work.sections.select { |section| section.choreographer.nil? }.map { |section| [I18n.t("decisions.nobody", name: section.name), @page.path("/sections/#{section.id}")] }
+      end
+
+      # Joins that do not fit, that changed since they were agreed, that ask something; at most two of a kind.
+      def joins
+        %i[clash changed question].flat_map do |state|
+          @page.standings.select { |standing| standing.state == state }.uniq { |standing| standing.join.key }.first(2).map { |standing| [join(standing, state), @page.path("/joins/#{standing.index}")] }
+        end
+      end
+
+      def join(standing, state)
+        worst = standing.open.find { |finding| finding.verdict == state }
+        why = worst && JoinWording.new(standing.join, @page.work, groups: @page.piece.groups.to_h { |group| [group.id, group.name] }).then { |words| words.state(worst).downcase }
+        I18n.t("decisions.join_#{state}", name: standing.join.name, why:)
+      end
+
+      # Groups that do not meet, dancers asked for two things, somebody unaccounted for.
+      def lines
+        @page.snapshot.memo(:line_findings) { @page.snapshot.lines.findings }.group_by(&:link).first(2).map do |index, found|
+          [I18n.t("decisions.lines", name: @page.order.links[index - 1].name, count: found.size), @page.path("/spacing?at=#{index}&show=lines")]
+        end
       end
 
       def music = Core::Piece::MusicFit.new(@page.work).findings.first(2).map { |finding| [Wording.music(finding), @page.path("/music")] }

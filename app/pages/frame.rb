@@ -5,7 +5,7 @@ module App
     # What the layout prints around a page: title, the way about, account, flash.
     class Frame
       STUDIO = [[:home, "/"], [:people, "/people"], [:rehearsals, "/rehearsals"], [:calls, "/calls"], [:settings, "/settings"]].freeze
-      SCREENS = [[:share_out, ""], [:steps, "/steps"], [:who_has_it, "/who-has-it"], [:plan, "/plan"], [:calls, "/calls"]].freeze
+      SCREENS = [[:share_out, ""], [:steps, "/steps"], [:joins, "/joins"], [:spacing, "/spacing"], [:who_has_it, "/who-has-it"], [:plan, "/plan"], [:calls, "/calls"]].freeze
       attr_reader :member, :account, :flash
 
       def initialize(member:, account:, page:, path:, flash:, now:)

@@ -4,7 +4,7 @@ module App
   module Pages
     # One piece as one dancer dances it.
     class MyPiece
-      Place = Struct.new(:index, :name, :tape, :echo, :counts, :at, :ring, :word, :mine, :version, keyword_init: true)
+      Place = Struct.new(:index, :name, :tape, :echo, :counts, :at, :ring, :word, :mine, :version, :line, keyword_init: true)
 
       def initialize(piece, person, today)
         @piece = piece
@@ -31,7 +31,7 @@ module App
         @work.order.links.map do |link|
           item = @items.of_link(link.index)
           Place.new(index: link.index, name: link.name, tape: @tapes[link.section.choreographer], echo: link.echo, counts: link.counts, at: Formats::Times.length(link.start_seconds),
-                    ring: ring(item), word: Ring.word(@progress.rung(@person.id, item.key)), mine: @items.dancers(item).include?(@person.id), version: version(link.section.id))
+                    ring: ring(item), word: Ring.word(@progress.rung(@person.id, item.key)), mine: @items.dancers(item).include?(@person.id), version: version(link.section.id), line: line(link))
         end
       end
 
@@ -43,6 +43,16 @@ module App
         kind = @given[section_id] || @given[nil]
         kind if kind && written.include?([section_id, kind])
       end
+
+      # My line in a link whose groups do not all do the same.
+      def line(link)
+        return if link.section.parts.empty?
+
+        @checks ||= Core::Floor::LineChecks.new(@work)
+        MyLine.new(link, @checks.lanes(link.index), groups: @piece.groups.to_a, person: @person, own_groups:, tape: @tapes[link.section.choreographer])
+      end
+
+      def own_groups = @own_groups ||= Records::GroupMember.where(studio_id: @piece.studio_id, group_id: @piece.groups.map(&:id), person_id: @person.id).pluck(:group_id)
 
       def written = @written ||= Records::Version.where(studio_id: @piece.studio_id, section_id: @piece.sections.map(&:id)).pluck(:section_id, :kind).to_set
 

@@ -27,7 +27,9 @@ module App
       def teacher(id) = people[id]
       def tape(section) = teacher(section.choreographer)&.tape
       def vocabulary = piece.studio.vocabulary
-      def forks_of_piece = @forks_of_piece ||= Core::Piece::Danced.new(work, vocabulary:).forks
+      def forks_of_piece = @forks_of_piece ||= snapshot.danced.forks
+      def stage = snapshot.stage
+      def standings = @standings ||= snapshot.memo(:standings) { snapshot.review.joins.map { |held| JoinStanding.new(held, snapshot) } }
       def path(tail = "") = "/pieces/#{piece.id}#{tail}"
       def picked_link = (at && !at.end_with?("j") ? order.links[at.to_i - 1] : nil)
     end

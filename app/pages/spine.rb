@@ -5,8 +5,7 @@ module App
     # The piece's chain across the top: links to length, joins between, what is learned, what runs today.
     class Spine
       WIDTH = 1224
-      JOINED = -12
-      APART = 9
+      GAPS = { joined: -12, apart: 9, question: 8, clash: 12 }.freeze
       LEAST = 40
       TOP = 24
       TALL = 42
@@ -25,6 +24,11 @@ module App
 
       def svg = @page.snapshot.memo([:spine, @page.at]) { draw }
 
+      # Joins to pick: [label, x, path].
+      def join_picks
+        joins.map { |join| [join_label(join), ((place(join.leaving).right + place(join.entering).x) / 2) - 11, @page.path("/joins/#{join.index}")] }
+      end
+
       # Places to pick: [label, x, width, value of `at`, picked?].
       def picks
         links.map { |link| [pick_label(link), place(link).x, place(link).width, link.index.to_s, @page.at == link.index.to_s] }
@@ -32,8 +36,9 @@ module App
 
       def joins = @page.snapshot.memo(:joins) { Core::Joins::Sequence.new(@page.order).joins }
 
-      # :joined when enough of those in it have it at slow counts, else :apart.
-      def state(join) = @page.snapshot.memo([:join_state, join.key]) { judge(join) }
+      # :clash and :question as long as the join is not agreed; else :joined when enough of those in it have it at slow
+      # counts, and :apart before.
+      def state(join) = @page.snapshot.memo([:join_state, join.index]) { judge(join) }
 
       # The longest chain that runs today, or nil.
       def chain = @page.snapshot.memo([:chain, @page.piece.setting("ready_share")]) { longest }
@@ -42,11 +47,14 @@ module App
 
       def draw
         key = "spine"
-        inner = Tape.patterns(links.map { |link| @page.tape(link.section) }, key) + clips + times + capsules(key) + bars + echoes + bracket
+        inner = Tape.patterns(links.map { |link| @page.tape(link.section) }, key) + clips + times + capsules(key) + seams + bars + echoes + bracket
         Svg.drawing(width, height, inner, label: I18n.t("spine.label", title: @page.piece.title), class: "spine-chain")
       end
 
       def judge(join)
+        standing = @page.standings[join.index - 1]
+        return standing.state if %i[clash question].include?(standing.state)
+
         item = @page.items.of_join(join.index)
         dancers = @page.items.dancers(item)
         dancers.any? && @page.progress.share(dancers, item.key, at: 2) >= 0.8 ? :joined : :apart
@@ -76,7 +84,7 @@ module App
         if index.zero?
           0
         else
-          (states[index - 1] == :joined ? JOINED : APART)
+          GAPS.fetch(states[index - 1])
         end
       end
 
@@ -121,6 +129,22 @@ module App
 
       def capsule(link, key)
         Svg.tag(:g, Svg.title(pick_label(link)) + ring(link, key, fill: nil), class: ["capsule", ("picked" if @page.at == link.index.to_s)].compact.join(" "))
+      end
+
+      # Marks between links: a question where they touch, a crack, the notch of what changed since it was agreed.
+      def seams = joins.map { |join| seam(join) }.join
+
+      def seam(join)
+        kind = states[join.index - 1]
+        mark = { question: SeamMark.question, clash: SeamMark.clash }[kind]
+        at = (place(join.leaving).right + place(join.entering).x) / 2
+        drawn = if mark
+                  Svg.tag(:g, (kind == :question ? Svg.tag(:circle, cx: 18, cy: 12, r: 11, class: "seam-back") : "") + mark, transform: "translate(#{Svg.plain(at - 18)} #{TOP + 9})",
+                  class: "seam-#{kind}")
+                else
+                  ""
+                end
+        drawn + (@page.standings[join.index - 1].state == :changed ? Svg.tag(:path, d: "M#{Svg.plain(at - 5)} 20h10l-5 7z", class: "seam-notch") : "")
       end
 
       def ring(link, key, fill:)
@@ -181,6 +205,8 @@ module App
         bits = ["#{link.index}. #{link.name}", echo(link), I18n.t("spine.counts", from: link.start_count, to: link.end_count)]
         [*bits.reject(&:empty?), I18n.t("spine.have", percent: (learned(link) * 100).round)].join(", ")
       end
+
+      def join_label(join) = "#{join.name}: #{I18n.t("joins.verdicts.#{@page.standings[join.index - 1].state}")}"
 
       def bracket
         return "" unless chain

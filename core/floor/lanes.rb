@@ -69,7 +69,7 @@ module Core
         start = 0
         lines.each_with_object([]) do |line, counts|
           line.placed.select { |move| move.kind == :free && %i[feet body].include?(move.layer) }.each do |move|
-            counts.concat(((move.at / 12) + 1..[move.end_at, line.length].min.fdiv(12).ceil).map { |count| start + count })
+            counts.concat((((move.at / 12) + 1)..[move.end_at, line.length].min.fdiv(12).ceil).map { |count| start + count })
           end
           start += line.counts
         end

@@ -34,7 +34,7 @@ module Core
 
       def own(placed) = placed.link.danced.sum { |danced| danced.row.counts }
       def later(placed) = @links[placed.index]
-      def part(placed, group) = placed&.section&.parts&.find { |each| each.group == group }
+      def part(placed, group) = placed && placed.section.parts.find { |each| each.group == group }
 
       # Counts after a group's part that neither a hold nor an early entry into the next link takes up.
       def unaccounted(placed)

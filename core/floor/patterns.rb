@@ -34,7 +34,7 @@ module Core
 
       # Lines behind each other; every other one moved sideways by a share of the spacing.
       def rows(count, per_line, spacing, shift)
-        (0...count).each_slice(per_line).each_with_index.flat_map do |line, row|
+        (0...count).each_slice(per_line).with_index.flat_map do |line, row|
           left = -(line.size - 1) / 2.0
           line.each_index.map { |i| [(left + i + (row.odd? ? shift : 0)) * spacing, row * spacing] }
         end

@@ -6,7 +6,7 @@ module Core
     # and the mends that might do; Examination keeps those that do.
     class Rule
       # Facings, levels and feet in the words that movement text understands.
-      FACES = Movement::Phrase::FACINGS.reject { |word, _| %w[audience upstage].include?(word) }.invert.freeze
+      FACES = Movement::Phrase::FACINGS.except("audience", "upstage").invert.freeze
       FOOT = { left: "L", right: "R" }.freeze
       OTHER = { left: :right, right: :left }.freeze
 

@@ -90,7 +90,7 @@ module Core
           free += last ? [line.length - last, 0].max : line.length
           break if last
         end
-        free / 12r
+        free/12r
       end
 
       def before_first
@@ -100,7 +100,7 @@ module Core
           free += first ? [first, 0].max : line.length
           break if first
         end
-        free / 12r
+        free/12r
       end
 
       # The body at this edge if the line were another; what is stated of the edge still holds.

@@ -43,7 +43,7 @@ module Core
 
       # Each hole is filled from outside: the next in the row steps into it, the one after takes that place.
       def closing(formation, missing)
-        here = formation.spots.reject { |person, _| @out.include?(person) }
+        here = formation.spots.except(*@out)
         missing.filter_map { |person| formation.spots[person] }.sort_by { |spot| -spot.x.abs }.flat_map { |hole| fill(hole, here) }
       end
 

@@ -76,9 +76,11 @@ module Records
                        .transform_values { |rows| rows.map { |row| part(row) } }
       end
 
-      def part(row) = Score::Part.new(group: row.group_id, offset: row.start_offset, hold_before: row.hold_before, hold_after: row.hold_after,
+      def part(row)
+        Score::Part.new(group: row.group_id, offset: row.start_offset, hold_before: row.hold_before, hold_after: row.hold_after,
                                       mirrored: row.mirrored, level: row.level, place: row.place, facing: row.facing,
                                       stretches: row.stretches.map { |from, to, doing| [from, to, doing.to_sym] })
+      end
     end
   end
 end

@@ -91,17 +91,20 @@ RSpec.describe Core::Joins do
     piece = work(link(typed("Smoke", "1 step L 8 step R")), link(typed("Drift", "1 step R", entry: { facing: 5 })))
     writer = Core::Joins::MendWriter.new(piece)
     texts = review(piece).joins.first.findings.flat_map(&:mends).map { |mend| writer.text(mend) }
-    expect(texts).to include("End Smoke with a weight change on 8", "End Smoke with a touch on 8 instead of a step", "Start Drift on the other foot: turn its first eight over", "Start Drift facing front", "Turn half right from 7 in the last eight of Smoke")
+    expect(texts).to include("End Smoke with a weight change on 8", "End Smoke with a touch on 8 instead of a step", "Start Drift on the other foot: turn its first eight over", "Start Drift facing front",
+"Turn half right from 7 in the last eight of Smoke")
   end
 
   describe "properties over made-up joins" do
-    STEPS = ["step R", "step L", "touch R", "kick L", "jump", "close L", "kneel", "get up", "lie down", "hold", "turn half right", "turn quarter left", "face back", "arms open", "pick up cloth",
-             "put down cloth", "ball-change R L", "zumble", "freestyle"].freeze
+    let(:steps) do
+      ["step R", "step L", "touch R", "kick L", "jump", "close L", "kneel", "get up", "lie down", "hold", "turn half right", "turn quarter left", "face back", "arms open", "pick up cloth",
+       "put down cloth", "ball-change R L", "zumble", "freestyle"]
+    end
 
     def made_up(random, id)
       rows = Array.new(random.rand(1..2)) do
         at = (1..8).to_a.sample(random.rand(1..4), random:).sort
-        Core::Piece::Row.new(counts: 8, text: at.map { |count| "#{count} #{STEPS.sample(random:)}" }.join(" ") + ["", "", ", R free", ", ends facing back"].sample(random:))
+        Core::Piece::Row.new(counts: 8, text: at.map { |count| "#{count} #{steps.sample(random:)}" }.join(" ") + ["", "", ", R free", ", ends facing back"].sample(random:))
       end
       facing = [nil, nil, 1, 5].sample(random:)
       level = [nil, nil, nil, :floor].sample(random:)

@@ -70,7 +70,9 @@ RSpec.describe "the demo", :browser do
     token = studio.people.find_by!(name: "Ada Quill").person_links.first && "/my/demo-#{studio.id}"
     ["/", "/people", "/people/#{studio.people.dancers.first.id}", "/people/#{studio.people.choreographers.first.id}", "/roster", "/rehearsals", "/calls", "/settings", "/outbox", "/studios",
      "/pieces/new", piece, "#{piece}/structure", "#{piece}/music", "#{piece}/groups", "#{piece}/sections/#{wings.sections.first.id}", "#{piece}/steps", "#{piece}/sharing", "#{piece}/names",
-     "#{piece}/links/#{wings.links.last(2).first.id}/changes", "#{piece}/who-has-it",
+     "#{piece}/links/#{wings.links.last(2).first.id}/changes", "#{piece}/who-has-it", "#{piece}/joins", "#{piece}/joins/6", "#{piece}/joins/8", "#{piece}/joins/6/mend?state=weight&n=0",
+     "#{piece}/spacing?at=9&seen=near-hidden", "#{piece}/spacing?at=9&show=lines", "#{piece}/spacing?at=9&moment=count-41", "#{piece}/holes?out[]=#{wings.people.first.id}",
+     "#{piece}/steps?section=#{wings.sections.find_by!(name: 'Smoke').id}&version=seated",
      "#{piece}/cell?person=#{wings.people.first.id}&item=s#{wings.sections.first.id}", "#{piece}/plan", "#{piece}/calls",
      "/rehearsals/#{studio.rehearsals.first.id}/call-sheet", "/rehearsals/#{studio.rehearsals.last.id}/call-sheet?print=a4", token]
   end

@@ -20,16 +20,24 @@ RSpec.describe "who may use which route", :web do
   def ids
     @ids ||= begin
       make_season(studio)
+      clash
       plan = App::Actions::MakePlan.new(piece, piece.revisions.first.account, studio.local(NOW)).run
       absence = dancer.absences.create!(studio:, from_date: "2027-02-10", to_date: "2027-02-10")
       entry = tick
-      base = { "piece" => piece.id, "token" => dancer_token, "number" => 1, "step" => "later", "kind" => "seated", "absence" => absence.id, "/people:id" => dancer.id,
+      base = { "piece" => piece.id, "token" => dancer_token, "number" => 1, "step" => "later", "kind" => "seated", "index" => 1, "which" => "opening", "absence" => absence.id, "/people:id" => dancer.id,
                "/rehearsals:id" => studio.rehearsals.first.id, "/rooms:id" => studio.rooms.first.id, "/memberships:id" => members["assistant"].id, "/studios:id" => studio.id,
                "/outbox:id" => studio.mails.create!(recipient: "a@example.org", subject: "s", body: "b").id, "plan" => plan.id }
       base.merge("entry" => entry.id, "link" => piece.links.first.id, "section" => piece.sections.first.id, "group" => piece.groups.first.id,
 "correction" => piece.sections.first.corrections.create!(studio:, text: "soft knees", by_name: "M").id,
                  "word" => studio.own_steps.create!(name: "wiggle", like: "hip").id)
     end
+  end
+
+  # A join that does not fit, so that there is something to mend.
+  def clash
+    piece.sections.first.eights.last.update!(text: "8 step R")
+    piece.sections.second.eights.first.update!(text: "1 step R")
+    piece.touch
   end
 
   def tick
@@ -43,6 +51,8 @@ RSpec.describe "who may use which route", :web do
     under = { "ticks" => "entry", "links" => "link", "sections" => "section", "groups" => "group", "plans" => "plan", "names" => "word",
 "corrections" => "correction" }[rule.path[%r{\A/pieces/:piece/(\w+)/:id}, 1]]
     path = path_for(under ? rule.path.sub(":id", ":#{under}") : rule.path)
+    return "#{path}?state=weight&n=0" if rule.path.end_with?("/mend")
+
     rule.path.end_with?("/cell") ? "#{path}?person=#{dancer.id}&item=s#{piece.sections.first.id}" : path
   end
 
@@ -59,7 +69,7 @@ RSpec.describe "who may use which route", :web do
   def rules = App::Access::RULES.reject { |rule| rule.roles == [:anyone] || rule.path.include?("sign-out") || rule.path == "/leave" }
 
   # A choreographer may open the form of every section but save only their own.
-  def own_only?(rule, role) = role == "choreographer" && rule.verb == :post && (rule.path.include?("/sections/") || rule.path.end_with?("/changes"))
+  def own_only?(rule, role) = role == "choreographer" && rule.verb == :post && (rule.path.include?("/sections/") || rule.path.end_with?("/changes", "/mend") || rule.path.include?("/formation"))
 
   it "is kept to, route by route, for every role" do
     wrong = members.flat_map do |role, member|

@@ -16,14 +16,14 @@ module Core
         def mends(finding)
           case finding.reason
           when :both_and then [drop_and, drop_pickup].compact
-          when :runs_over then [own_counts, more_counts((leaving.spill / 12r).ceil)].compact
+          when :runs_over then [own_counts, more_counts((leaving.spill/12r).ceil)].compact
           else []
           end
         end
 
         private
 
-        def known(twelfths) = Movement::Known.derived((twelfths / 12r).to_f)
+        def known(twelfths) = Movement::Known.derived((twelfths/12r).to_f)
 
         def verdict(reason)
           return :question if reason == :not_as_said
@@ -42,8 +42,8 @@ module Core
 
         def facts(reason, over, early)
           case reason
-          when :both_and then { early: (early / 12r).to_f }
-          when :runs_over then { over: (over / 12r).to_f }
+          when :both_and then { early: (early/12r).to_f }
+          when :runs_over then { over: (over/12r).to_f }
           when :not_as_said then { said: leaving.section.expected_counts, counts: leaving.section.counts }
           else {}
           end
@@ -57,7 +57,7 @@ module Core
 
         # The leaving eight is as long as what is danced in it.
         def own_counts
-          counts = leaving.line.counts + (leaving.spill / 12r).ceil
+          counts = leaving.line.counts + (leaving.spill/12r).ceil
           return if counts > Piece::Row::MAX
 
           mend = Mend.new(change: :own_counts, link: leaving.place.index, row: leaving.row, edit: Edit::Row.new(row: leaving.row, text: leaving.typed_row.text, counts:), facts: { counts: })

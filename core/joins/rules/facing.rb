@@ -18,7 +18,7 @@ module Core
           right = entering.body.facing.value
           return [(enter(left) if left), (turn(left, right) if left && right && leaving.line), (leave(right) if left.nil? && right)].compact if finding.question?
 
-          [turn(left, right), restate(right), enter(left), more_counts((eighths(finding.leaving, finding.entering).abs / 2r).ceil)].compact
+          [turn(left, right), restate(right), enter(left), more_counts((eighths(finding.leaving, finding.entering).abs/2r).ceil)].compact
         end
 
         private
@@ -29,7 +29,7 @@ module Core
           return asked(left, right) unless sure?(left) && sure?(right)
 
           turn = eighths(left, right).abs
-          by_counts(turn / 2r, turn / 4r)
+          by_counts(turn/2r, turn/4r)
         end
 
         # Known, and not only supposed.
@@ -55,7 +55,11 @@ module Core
 
           by = eighths(leaving.body.facing, entering.body.facing)
           from = last_counts(2)
-          words = TURNS.key?(by.abs) ? "turn #{TURNS[by.abs]} #{by.positive? ? 'right' : 'left'}" : "face #{FACES.fetch(right)}"
+          words = if TURNS.key?(by.abs)
+                    "turn #{TURNS[by.abs]} #{by.positive? ? 'right' : 'left'}"
+                  else
+                    "face #{FACES.fetch(right)}"
+                  end
           typed(:turn, leaving, amend(leaving).add(words, from, from == last_count ? nil : last_count), at: from, eighths: by.abs, way: by.positive? ? :right : :left, facing: right)
         end
 

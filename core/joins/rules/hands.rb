@@ -31,7 +31,11 @@ module Core
           return known if known.known?
 
           first = entering.placed.find { |move| move.hands && move.at < 24 }
-          first && first.hands == "" ? Movement::Known.derived(first.text.sub(/\A\D*?(?:put down|lay aside|set down|let go of|let go)\s*/i, "").then { |said| said.empty? ? "hands" : said }) : known
+          if first && first.hands == ""
+            Movement::Known.derived(first.text.sub(/\A\D*?(?:put down|lay aside|set down|let go of|let go)\s*/i, "").then { |said| said.empty? ? "hands" : said })
+          else
+            known
+          end
         end
 
         def verdict(left, right)

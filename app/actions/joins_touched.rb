@@ -1,0 +1,45 @@
+# frozen_string_literal: true
+
+module App
+  module Actions
+    # Does something to a piece and looks at its joins before and after: of those that were agreed and whose edge has
+    # changed by it, both teachers are told, and everybody who had it is marked to be checked again. Nothing is reset.
+    class JoinsTouched
+      def self.around(piece, account, today)
+        touched = new(piece, account, today)
+        result = yield
+        touched.settle unless result.respond_to?(:ok?) && !result.ok?
+        result
+      end
+
+      def initialize(piece, account, today)
+        @piece = piece
+        @account = account
+        @today = today
+        @before = agreed
+      end
+
+      def settle
+        return if @before.empty?
+
+        now = standings.select { |standing| standing.changed.any? && @before.include?(standing.join.key) }.uniq { |standing| standing.join.key }
+        now.each { |standing| one(standing) }
+      end
+
+      private
+
+      def agreed = @piece.agreements.exists? ? standings.select(&:agreed?).to_set { |standing| standing.join.key } : Set.new
+
+      # Fresh from the rows: the piece may have been changed a moment ago.
+      def standings
+        snapshot = Snapshots::Snapshot.new(@piece.studio.pieces.find(@piece.id))
+        snapshot.review.joins.map { |held| Pages::JoinStanding.new(held, snapshot) }
+      end
+
+      def one(standing)
+        MarkChanged.new(@piece, standing.join.key, [], @account, @today, note: I18n.t("joins.edge_changed", edges: standing.changed.map { |edge| I18n.t("joins.edges.#{edge}") }.join(" and "))).run
+        TellTeachers.new(@piece, standing.join, except: @account).run("join_changed", by: @account.name)
+      end
+    end
+  end
+end

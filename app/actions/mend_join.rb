@@ -1,0 +1,34 @@
+# frozen_string_literal: true
+
+module App
+  module Actions
+    # Does a mend that was looked at first. Refused when the piece changed in between. Value: the way to undo it.
+    class MendJoin
+      def initialize(piece, shown, params, account, today)
+        @piece = piece
+        @shown = shown
+        @params = params
+        @account = account
+        @today = today
+      end
+
+      def run
+        @piece.with_lock do
+          next Result.no({ base: I18n.t("mends.moved_on") }) if @params["lock_version"].to_i != @piece.lock_version
+
+          before = last_revision
+          JoinsTouched.around(@piece, @account, @today) { ApplyWork.new(@piece, @shown.work, @shown.after, @account, @today).run(@shown.text) }
+          Result.ok("/pieces/#{@piece.id}/revisions/#{before}/restore")
+        end
+      end
+
+      private
+
+      # The piece as it was, kept as a revision to come back to.
+      def last_revision
+        Revise.new(@piece, @account).record(I18n.t("mends.before_it"))
+        @piece.revisions.maximum(:number)
+      end
+    end
+  end
+end

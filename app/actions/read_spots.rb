@@ -1,0 +1,28 @@
+# frozen_string_literal: true
+
+module App
+  module Actions
+    # Spots as a page sends them: [{"p" => id, "x" => metres, "y" => metres, "f" => facing, "pin" => true}, …]. Only dancers
+    # of the cast; places within ten metres of the floor.
+    class ReadSpots
+      def initialize(piece, data)
+        @cast = piece.castings.pluck(:person_id).to_set
+        @data = data
+      end
+
+      def formation
+        spots = Array(@data).first(500).filter_map { |each| spot(each) if each.is_a?(Hash) }
+        Core::Floor::Formation.new(spots: spots.to_h)
+      end
+
+      private
+
+      def spot(each)
+        x, y = each.values_at("x", "y").map { |value| Float(value.to_s, exception: false) }
+        return unless @cast.include?(each["p"].to_i) && x&.between?(-30, 30) && y&.between?(-10, 40)
+
+        [each["p"].to_i, Core::Floor::Spot.new(x: x.round(2), y: y.round(2), facing: each["f"].to_i.clamp(1, 8), pinned: each["pin"] == true)]
+      end
+    end
+  end
+end

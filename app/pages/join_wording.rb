@@ -1,0 +1,122 @@
+# frozen_string_literal: true
+
+module App
+  module Pages
+    # What the rules find of a join, in words: each side, and the whole in a sentence.
+    class JoinWording
+      def initialize(join, work, groups: {})
+        @join = join
+        @mends = Core::Joins::MendWriter.new(work)
+        @groups = groups
+      end
+
+      def state(finding) = I18n.t("joins.states.#{finding.state}")
+      def mend(mend) = @mends.text(mend)
+      def leaving(finding) = side(finding, :leaving)
+      def entering(finding) = side(finding, :entering)
+
+      # "Smoke ends with weight on the right; Drift steps out on the right."
+      def sentence(finding)
+        return special(finding) if %i[counts groups tempo repeat place].include?(finding.state)
+
+        I18n.t("joins.sentence", from: @join.leaving.name, left: leaving(finding), to: @join.entering.name, right: entering(finding), counts: counts(finding))
+      end
+
+      private
+
+      def counts(finding)
+        return "" if finding.state == :weight || finding.state == :hands || finding.question?
+
+        I18n.t("joins.available", counts: amount(finding.counts))
+      end
+
+      def amount(counts) = I18n.t("joins.counts", count: Pages.number(counts.to_f), one: counts == 1 ? "" : "s")
+
+      def side(finding, which)
+        known = finding.public_send(which)
+        return groups_side(finding, which) if finding.state == :groups
+
+        case finding.state
+        when :weight then weight(known, which)
+        when :facing then facing_side(finding, known, which)
+        when :level then I18n.t("levels.#{known.value}")
+        when :place then place(finding, known)
+        when :counts then counts_side(known, which)
+        when :tempo then I18n.t("times.#{known.value}")
+        when :hands then hands(known)
+        else I18n.t("joins.link", index: known.value)
+        end
+      end
+
+      def weight(known, which)
+        return I18n.t("joins.choice") if known.source == :choice
+        return I18n.t("joins.not_stated") unless known.known?
+
+        if which == :entering && %i[left right].include?(known.value)
+          I18n.t("joins.steps_out", foot: known.value == :left ? "right" : "left")
+        else
+          I18n.t("weights.#{known.value}")
+        end
+      end
+
+      def facing_side(finding, known, which)
+        return facing(known) if known.source != :not_stated || !known.known? || (finding.fits? && which == :leaving)
+
+        I18n.t("joins.not_stated_facing", to: facing(known))
+      end
+
+      def facing(known)
+        return I18n.t("joins.as_it_comes") if known.source == :choice
+
+        known.known? ? I18n.t("facings")[known.value - 1] : I18n.t("joins.not_stated")
+      end
+
+      def place(finding, known)
+        return I18n.t("joins.metres", metres: finding.facts[:metres]) if finding.facts[:metres]
+
+        known.known? ? known.value : I18n.t("joins.not_stated")
+      end
+
+      def counts_side(known, which)
+        return I18n.t(which == :leaving ? "joins.ends_on" : "joins.begins_on") if known.value.zero?
+
+        which == :leaving ? I18n.t("joins.over", counts: Pages.number(known.value)) : I18n.t("joins.pickup")
+      end
+
+      def groups_side(finding, which)
+        return I18n.t("joins.meet", count: finding.entering.value) if which == :entering && finding.facts[:meet]
+        return finding.fits? ? I18n.t("joins.all_together") : I18n.t("joins.wants_all") if which == :entering
+
+        late = finding.facts[:later]&.keys&.join(" and ")
+        return I18n.t("joins.late", group: late, count: finding.leaving.value) if late
+
+        early = finding.facts[:early].select { |_, counts| counts.positive? }
+        early.empty? ? I18n.t("joins.ends_together", count: finding.leaving.value) : early.map { |group, counts| I18n.t("joins.early", group: @groups.fetch(group, group), counts:) }.join(", ")
+      end
+
+      def hands(known)
+        return I18n.t("joins.not_stated") unless known.known?
+
+        known.value == "" ? I18n.t("joins.empty_hands") : I18n.t("joins.in_hand", what: known.value)
+      end
+
+      def special(finding)
+        from = @join.leaving.name
+        to = @join.entering.name
+        case finding.state
+        when :counts then I18n.t("joins.reasons.#{finding.reason}", from:, to:, **finding.facts.transform_values { |value| Pages.number(value.to_f) })
+        when :groups then I18n.t("joins.groups_apart", from:, left: leaving(finding), right: entering(finding))
+        when :tempo then I18n.t("joins.tempo_changes", from:, to:, left: leaving(finding), right: entering(finding))
+        when :repeat then I18n.t("joins.other_repeat", index: finding.leaving.value, others: finding.facts[:others].join(", "))
+        else place_sentence(finding, from, to)
+        end
+      end
+
+      def place_sentence(finding, from, to)
+        return I18n.t("joins.too_far", metres: finding.facts[:metres], counts: amount(finding.counts), to:) if finding.facts[:metres]
+
+        I18n.t("joins.sentence", from:, left: leaving(finding), to:, right: entering(finding), counts: "")
+      end
+    end
+  end
+end

@@ -1,0 +1,71 @@
+# frozen_string_literal: true
+
+module App
+  module Routes
+    # Joins: all of them, one face to face, mends, agreement, whose it is; the opening and the ending.
+    module Joins
+      def self.registered(app)
+        showing(app)
+        mending(app)
+        settling(app)
+        ends(app)
+      end
+
+      def self.showing(app)
+        app.allow(:member, get: "/pieces/:piece/joins") { page :joins, piece_page(Pages::Joins) }
+        app.allow :member, get: "/pieces/:piece/joins/:index" do
+          shown = piece_page(Pages::Join, index: number(params["index"]))
+          shown.found? ? page(:join, shown) : halt(404)
+        end
+      end
+
+      def self.mending(app)
+        app.allow :member, get: "/pieces/:piece/joins/:index/mend" do
+          shown = piece_page(Pages::Mend, index: number(params["index"]), state: params["state"], number: number(params["n"]), here_only: params["here"] == "1")
+          shown.found? ? page(:mend, shown) : halt(404)
+        end
+        app.allow :director, :choreographer, post: "/pieces/:piece/joins/:index/mend" do
+          shown = piece_page(Pages::Mend, index: number(params["index"]), state: params["state"], number: number(params["n"]), here_only: params["here"] == "1")
+          halt 404 unless shown.found?
+          permit Policies::Section, piece.sections.find(shown.order.links[shown.mend.link - 1].section.id), :edit?
+          result = Actions::MendJoin.new(piece, shown, params, account, today).run
+          say(result.ok? ? t("mends.done", text: shown.text) : result.errors[:base], undo: result.value)
+          redirect "/pieces/#{piece.id}/joins/#{shown.index}"
+        end
+      end
+
+      def self.settling(app)
+        app.allow :member, post: "/pieces/:piece/joins/:index/agree" do
+          permit Policies::Piece, piece, :tick?
+          shown = piece_page(Pages::Join, index: number(params["index"]))
+          halt 404 unless shown.found?
+          result = Actions::AgreeJoin.new(piece, shown.standing, params, account, today).run
+          next page(:join, piece_page(Pages::Join, index: shown.index, errors: result.errors, typed: params), status: 422) unless result.ok?
+
+          say t(params["withdraw"] ? "joins.taken_back" : "joins.agreed", count: result.value)
+          redirect "/pieces/#{piece.id}/joins/#{shown.index}"
+        end
+        app.allow :director, post: "/pieces/:piece/joins/:index/owner" do
+          permit Policies::Piece, piece, :direct?
+          shown = piece_page(Pages::Join, index: number(params["index"]))
+          halt 404 unless shown.found?
+          Actions::SaveJoinFacts.new(piece, shown.join, params).run
+          say t("joins.facts_saved")
+          redirect "/pieces/#{piece.id}/joins/#{shown.index}"
+        end
+      end
+
+      def self.ends(app)
+        app.allow :director, post: "/pieces/:piece/ends/:which" do
+          permit Policies::Piece, piece, :direct?
+          which = %w[opening ending].find { |each| each == params["which"] } || halt(404)
+          result = Actions::SaveEnds.new(piece, which, params).run
+          next page(:joins, piece_page(Pages::Joins, errors: result.errors, typed: params), status: 422) unless result.ok?
+
+          say t("joins.ends_saved")
+          redirect "/pieces/#{piece.id}/joins##{which}"
+        end
+      end
+    end
+  end
+end
