@@ -10,14 +10,16 @@ module Formats
       writer = Core::Planning::ReasonWriter.new(names)
       JSON.pretty_generate(
         "format" => NAME, "feasible" => plan.complete?, "complete" => plan.complete?, "ready_window" => plan.ready_window,
-        "unplaced_minutes" => plan.unplaced_minutes, "cost" => plan.cost, "plan" => plan.placements.map { |p| p.to_h.transform_keys(&:to_s) },
-        "calls" => plan.calls.map { |c| c.to_h.transform_keys(&:to_s) }, "reasons" => plan.reasons.map { |r| reason(r, writer) },
-        "seed" => plan.seed, "iterations" => plan.iterations, "seconds" => seconds.round(4)
+        "ready_bound" => plan.ready_bound, "unplaced_minutes" => plan.unplaced_minutes, "cost" => plan.cost, "plan" => plan.placements.map { |p| p.to_h.transform_keys(&:to_s) },
+        "calls" => plan.calls.map { |c| c.to_h.transform_keys(&:to_s) }, "reasons" => plan.reasons.map { |r| reason(r, writer) }, "proven_impossible" => plan.proven_impossible?,
+        "repairs" => plan.repairs.map { |r| { "change" => Core::Planning::RepairWriter.new(names).text(r), "kind" => r.kind.to_s, "ready_window" => r.ready_window } },
+        **(plan.changes ? { "changes" => plan.changes.to_h.transform_keys(&:to_s) } : {}),
+        "seed" => plan.seed, "iterations" => plan.iterations, "seconds" => seconds.round(4), "stopped_by" => plan.stopped_by
       )
     end
 
     def self.reason(reason, writer)
-      { "type" => reason.type.to_s, "who" => reason.who, "need" => reason.need, "have" => reason.have, "short" => reason.short,
+      { "type" => reason.type.to_s, "who" => Array(reason.who).first, "unit" => reason.unit.to_s, "need" => reason.need, "have" => reason.have, "short" => reason.short,
         "tasks" => reason.tasks, "windows" => reason.windows, "text" => writer.text(reason) }
     end
     private_class_method :reason

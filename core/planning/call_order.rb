@@ -13,9 +13,11 @@ module Core
       EXACT = 16
       Answer = Struct.new(:order, :waiting, :proven, :by_person, keyword_init: true)
 
-      # durations: minutes per item; calls: per person a text of 0 and 1, a column per item.
-      def initialize(durations, calls)
+      # durations: minutes per item; calls: per person a text of 0 and 1, a column per item. after: {item => [items]} that
+      # come before it (indexes from 0).
+      def initialize(durations, calls, after: {})
         @durations = durations
+        @after = Array.new(durations.size) { |item| Values::Bits.of(after.fetch(item, [])) }
         @calls = calls.map { |row| Values::Bits.of(row.each_char.with_index.filter_map { |c, i| i if c == "1" }) }
       end
 
@@ -39,14 +41,14 @@ module Core
         least = Array.new(all + 1)
         last = Array.new(all + 1)
         least[0] = 0
-        (0...all).each { |done| spread(done, least, last) }
+        (0...all).each { |done| spread(done, least, last) if least[done] }
         unwind(all, last)
       end
 
       def spread(done, least, last)
         open = @calls.select { |items| items.anybits?(done) && items.anybits?(~done) }
         @durations.each_index do |item|
-          next if done[item] == 1
+          next if done[item] == 1 || (@after[item] & ~done).positive?
 
           cost = least[done] + (@durations[item] * open.count { |items| items[item].zero? })
           set = done | (1 << item)
@@ -65,9 +67,9 @@ module Core
 
       # Above the exact size: the best of moving one item at a time until nothing helps.
       def improved
-        order = @durations.each_index.to_a
+        order = in_order
         loop do
-          better = neighbours(order).min_by { |candidate| total(candidate) }
+          better = neighbours(order).select { |candidate| allowed?(candidate) }.min_by { |candidate| total(candidate) }
           return order if better.nil? || total(better) >= total(order)
 
           order = better
@@ -78,6 +80,21 @@ module Core
         order.each_index.flat_map do |from|
           order.each_index.reject { |to| to == from }.map { |to| order.dup.tap { |copy| copy.insert(to, copy.delete_at(from)) } }
         end
+      end
+
+      # The items as given, but none before what it comes after.
+      def in_order
+        done = 0
+        Array.new(@durations.size) do
+          item = @durations.each_index.find { |i| done[i].zero? && (@after[i] & ~done).zero? }
+          done |= 1 << item
+          item
+        end
+      end
+
+      def allowed?(order)
+        done = 0
+        order.all? { |item| (@after[item] & ~done).zero?.tap { done |= 1 << item } }
       end
 
       def total(order) = @calls.sum { |items| wait(order, items) }

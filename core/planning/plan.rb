@@ -6,9 +6,15 @@ module Core
     # unplaced: {task id => minutes}.
     class Plan
       Call = Struct.new(:window, :who, :call, :release, :waiting, keyword_init: true)
-      attr_reader :placements, :unplaced, :reasons, :seed, :iterations
+      attr_reader :placements, :unplaced, :reasons, :seed, :iterations, :ready_bound, :changes, :stopped_by, :repairs
 
-      def initialize(problem, placements, unplaced: {}, reasons: [], seed: 0, iterations: 0)
+      # changes: Changes::Count against an earlier plan; repairs: [Repairs::Repair] that were tried and work.
+      def initialize(problem, placements, unplaced: {}, reasons: [], seed: 0, iterations: 0, ready_bound: nil, changes: nil, stopped_by: "iterations", proven_impossible: false, repairs: [])
+        @ready_bound = ready_bound
+        @changes = changes
+        @stopped_by = stopped_by
+        @proven_impossible = proven_impossible
+        @repairs = repairs
         @problem = problem
         @order = problem.windows.each_with_index.to_h { |window, i| [window.id, i] }
         @tasks = problem.tasks.to_h { |task| [task.id, task] }
@@ -20,6 +26,12 @@ module Core
       end
 
       def complete? = unplaced.empty?
+      def proven_impossible? = @proven_impossible
+      attr_reader :problem
+
+      # The same plan with repairs that were tried.
+      def with_repairs(repairs) = dup.tap { |plan| plan.instance_variable_set(:@repairs, repairs) }
+
       def unplaced_minutes = unplaced.values.sum
 
       # Id of the window that holds the last run (or the last task, where there are no runs).

@@ -5,9 +5,12 @@ module Core
     # Everything a rehearsal plan is made from. unavailable: [{who:, date:, from:, to:}], minutes of the day, nil for
     # the whole day; who may be a room. done: {task id => minutes}. now: id of the first window still ahead.
     # limits: [{who:, minutes_per_day:}]. most_new_eights: new material a dancer takes in per rehearsal, or nil.
+    # rests: further [most minutes, least rest] beside max_continuous and break. plan: placements of an earlier plan;
+    # pinned: those of them that stay where they are ([Placement]).
     class Problem < Values::Value.of(:windows, :tasks, grid: 5, min_part: 15, max_part: 60, max_continuous: 55, break_minutes: 5,
                                      trip_cost: 30, dancers: [].freeze, choreographers: [].freeze, unavailable: [].freeze, limits: [].freeze,
-                                     show_date: nil, target_window: nil, plan: [].freeze, done: {}.freeze, now: nil, most_new_eights: nil)
+                                     show_date: nil, target_window: nil, plan: [].freeze, done: {}.freeze, now: nil, most_new_eights: nil,
+                                     rests: [].freeze, pinned: [].freeze)
       def people = dancers | choreographers
 
       # Windows that are not past.

@@ -2,11 +2,11 @@
 
 module Core
   module Planning
-    # Turns reasons into sentences a director understands. names: {id => name} of people and tasks.
+    # Turns reasons into sentences a director understands. names: {id => name} of people, tasks and rehearsals.
     class ReasonWriter
       def initialize(names = {}) = @names = names
 
-      def text(reason) = send(reason.type, reason)
+      def text(reason) = reason.long ? long(reason) : send(reason.type, reason)
 
       private
 
@@ -18,28 +18,44 @@ module Core
         shown.size > 1 ? "#{shown[0..-2].join(', ')} and #{shown.last}" : shown.join
       end
 
-      def room(reason)
-        return "All rooms together have #{reason.have} minutes left; the work needs #{reason.need}: #{reason.short} short." if reason.windows.any?
+      def dates(reason)
+        return "on the dates that are left" if reason.windows.empty?
+        return "in all #{reason.windows.size} rehearsals" if reason.windows.size > 6
 
-        "No room holds #{name(reason.tasks.first)}: #{reason.need} dancers, and the largest room takes #{reason.have}."
+        "on #{list(reason.windows, 6)}"
+      end
+
+      def long(reason)
+        away = Array(reason.who)
+        return "No rehearsal is long enough for #{list(reason.tasks)}: it needs #{reason.need} minutes in one piece, the longest is #{reason.have}." if away.empty?
+
+        "No rehearsal has everybody together long enough for #{list(reason.tasks)}: it needs #{reason.need} minutes in one piece, the longest is #{reason.have}, when #{list(away)} #{away.size > 1 ? 'are' : 'is'} away."
+      end
+
+      def room(reason)
+        return "No room holds #{name(reason.tasks.first)}: #{reason.need} dancers, and the largest room takes #{reason.have}." if reason.unit == :people
+
+        "The rooms are full: #{list(reason.tasks)} fit only #{dates(reason)}, which need #{reason.need} minutes and have #{reason.have}: #{reason.short} short."
       end
 
       def choreographer(reason)
-        "#{name(reason.who)} has #{reason.need} minutes to teach and #{reason.have} on the dates they can come: " \
-          "#{reason.short} short (#{list(reason.tasks)})."
+        "#{list(Array(reason.who))} teaches #{list(reason.tasks)} only #{dates(reason)}: #{reason.need} minutes are needed, #{reason.have} can be had, #{reason.short} short."
       end
 
       def dancer(reason)
-        "#{name(reason.who)} is needed for #{reason.need} minutes and can come for #{reason.have}: #{reason.short} short."
+        "#{list(Array(reason.who))} is needed for #{list(reason.tasks)} #{dates(reason)}: #{reason.need} minutes are needed, #{reason.have} can be had, #{reason.short} short."
       end
 
       def precedence(reason)
-        "No rehearsal has everybody together long enough for #{name(reason.tasks.first)}: it needs #{reason.need} minutes in one piece, " \
-          "the longest stretch is #{reason.have}."
+        "#{list(reason.tasks, 5)} wait for each other, one after another: that takes more than the #{reason.have} rehearsals there are."
+      end
+
+      def clique(reason)
+        "#{list(reason.tasks, 5)} share dancers, so no two of them can be at once: together #{reason.need} minutes, and the rehearsals have #{reason.have}, #{reason.short} short."
       end
 
       def none_found(reason)
-        "#{reason.short} minutes found no place (#{list(reason.tasks)}), though nobody alone is short of time."
+        "#{reason.short} minutes found no place (#{list(reason.tasks)}), and no single cause stands out."
       end
     end
   end

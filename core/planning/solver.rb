@@ -2,99 +2,130 @@
 
 module Core
   module Planning
-    # Problem in, Plan out. Serial placement: each task in its order goes to the first place where everybody is
-    # free, the room holds them, and nobody works too long without a rest.
+    # Problem in, Plan out. Serial placement by several rules; the deadline of the last run tightened as far as it goes;
+    # then ruin and recreate for waiting and trips; the exact order within each rehearsal last. Iterations decide, the
+    # seed decides, `stop` only guards: the same seed and effort give the same plan everywhere.
     class Solver
-      def initialize(problem, seed: 0)
+      # Iterations for a problem of 1,000 tasks × windows; larger ones get fewer.
+      EFFORTS = { "quick" => 40, "normal" => 420, "long" => 3600 }.freeze
+
+      # stop: asked now and then, true ends the search with the best so far; progress: told [plan so far, share] sometimes.
+      def initialize(problem, seed: 0, effort: "normal", stop: -> { false }, progress: nil)
         @problem = problem
         @seed = seed
-        @windows = problem.windows.each_with_index.to_h { |window, i| [window.id, i] }
-        @calendar = Calendar.new(problem)
-        @board = Board.new(problem, @calendar)
-        @ends = {}
-        @unplaced = {}
+        @random = Random.new(seed)
+        @frame = Frame.new(problem)
+        @construct = Construct.new(@frame)
+        @budget = (EFFORTS.fetch(effort) * [1000.0 / [@frame.jobs.size * @frame.steps.size, 1].max, 2.5].min.clamp(0.05, 2.5)).ceil
+        @stop = stop
+        @progress = progress
+        @made = 0
+        @fixed = problem.pinned.map(&:task)
       end
 
       def plan
-        @problem.in_order.each { |task| settle(task) }
-        reasons = @unplaced.empty? ? [] : Shortfall.new(@problem, @unplaced, @calendar).reasons
-        Plan.new(@problem, @board.placements, unplaced: @unplaced, reasons:, seed: @seed, iterations: 1)
+        return answer(Table.new(@frame)) if @frame.steps.empty?
+
+        score = Score.new(@frame, even: !@problem.target_window.nil?, told: told)
+        table = first
+        table = filled(table) unless table.unplaced.zero?
+        tell(table, 0.1)
+        table = tightened(table) if table.unplaced.zero?
+        tell(table, 0.4)
+        improve(table, score)
+        answer(table)
+      end
+
+      # The first complete plan, or the fullest, by serial placement alone.
+      def first
+        rules = Construct::RULES.keys.map { |rule| built { |table, last| @construct.table(rule, last:, table:) } }
+        rules.min_by.with_index { |table, i| [table.unplaced, ready(table), table.cost, i] }
+      end
+
+      # Index of the window by whose end the last run (or the last task) is done.
+      def ready(table)
+        jobs = @frame.runs? ? @frame.jobs.select(&:run) : @frame.jobs
+        jobs.filter_map { |job| table.blocks[job.at].map(&:window).max }.max || 0
       end
 
       private
 
-      def settle(task)
-        from = earliest(task)
-        left = @problem.left(task) / @problem.grid
-        left = from ? place(task, left, *from) : left
-        @unplaced[task.id] = left * @problem.grid if left.positive?
-        @ends[task.id] = nil if left.positive?
+      # A table with what is pinned on it, filled by the block.
+      def built(last = @frame.steps.size - 1)
+        table = Table.new(@frame)
+        pin(table)
+        yield table, last
       end
 
-      # [window index, step] before which the task may not start; nil when it waits for something unplaced.
-      def earliest(task)
-        waits = task.before.select { |id| @ends.key?(id) }
-        return if waits.any? { |id| @ends[id].nil? }
-
-        same = task.after.filter_map { |id| @ends[id] }
-        later = task.after_window.filter_map { |id| @ends[id] }.map { |window, _| [window + 1, 0] }
-        [[first_open, 0], *same, *later].max
-      end
-
-      def first_open = @problem.windows.size - @problem.open_windows.size
-
-      def place(task, left, window, step)
-        @ends[task.id] = [window, step]
-        people = @calendar.bits(task.people)
-        while left.positive? && window < @problem.windows.size
-          steps, start, room = fit(task, window, people, left, step)
-          left -= put(task, window, start, steps, room) if start
-          window += 1
-          step = 0
+      def pin(table)
+        windows = @frame.windows.each_with_index.to_h { |window, i| [window.id, i] }
+        @problem.pinned.each do |placement|
+          job = @frame.job(placement.task)
+          window = windows[placement.window] or next
+          room = @frame.windows[window].rooms.index { |id, _| id == placement.room }
+          table.put(job, window, placement.start / @problem.grid, placement.minutes / @problem.grid, room) if job && room && table.left[job.at].positive?
         end
-        left
       end
 
-      def put(task, window, start, steps, room)
-        @board.place(task, window, start, steps, room)
-        @ends[task.id] = [window, start + steps]
-        steps
+      # What found no place is fitted in by taking others out.
+      def filled(table)
+        last = @frame.steps.size - 1
+        search(table, Score.new(@frame), last, @budget, until_placed: true, early: true)
+        table
       end
 
-      # The longest part that fits: [steps, start, room] or nil.
-      def fit(task, window, people, left, from)
-        lengths(task, left, cap(task, window)).each do |steps|
-          start, room = @board.first_fit(window, people, task.dancers.size, steps, from:)
-          return [steps, start, room] if start
+      # The last run one window earlier, as long as that can be done and has not been proven impossible.
+      def tightened(table)
+        goal = [bound, target || 0].max
+        while ready(table) > goal && !@stop.call
+          earlier = by(ready(table) - 1) or break
+          table = earlier
         end
-        nil
+        table
       end
 
-      # Steps of the task that this rehearsal may hold before its dancers have enough that is new.
-      def cap(task, window)
-        eights = @board.room_for_new(task, window) or return Float::INFINITY
-        steps_for(task, eights)
+      # A complete table whose last run lies in a window or before, or nil.
+      def by(last)
+        tries = Construct::RULES.keys.map { |rule| built(last) { |table, limit| @construct.table(rule, last: limit, table:) } }
+        tries += Array.new([@budget / 40, 6].min) { built(last) { |table, limit| @construct.shaken(@random, last: limit, table:) } }
+        best = tries.min_by.with_index { |table, i| [table.unplaced, table.cost, i] }
+        search(best, Score.new(@frame), last, @budget / 2, until_placed: true, early: true) unless best.unplaced.zero?
+        best if best.unplaced.zero? && ready(best) <= last
       end
 
-      def steps_for(task, eights)
-        task.eights.zero? ? 0 : ((eights * task.minutes / (task.eights * @problem.grid)) + 1e-9).floor
+      def improve(table, score)
+        last = [ready(table), target || 0].max
+        last = @frame.steps.size - 1 unless table.unplaced.zero?
+        search(table, score, last, @budget)
+        Polish.new(table, score).run(fixed: @fixed)
+        search(table, score, last, @budget / 4)
       end
 
-      # Lengths to try, longest first. A task that cannot be split within the cap takes its smallest part, once
-      # its dancers learn nothing else that is new in the same rehearsal.
-      def lengths(task, left, cap)
-        fitting, over = parts(task, left).partition { |steps| steps <= cap }
-        fitting.empty? && cap == full(task) ? over.last(1) : fitting
+      def search(table, score, last, iterations, **how)
+        @made += Improve.new(table, random: @random, last:, score:, fixed: @fixed, stop: @stop).run(iterations, **how)
       end
 
-      def parts(task, left)
-        least = @problem.min_part / @problem.grid
-        return [left] unless task.split && left > least
+      def bound = @bound ||= Bound.new(@frame).ready
+      def target = @target ||= @problem.target_window && @frame.windows.index { |window| window.id == @problem.target_window }
+      def told = @told ||= @problem.plan.empty? ? nil : Changes.new(@frame, @problem.plan)
+      def tell(table, share) = @progress&.call(table.unplaced * @problem.grid, ready(table), share)
 
-        [@problem.max_part / @problem.grid, left].min.downto(least).select { |steps| left == steps || left - steps >= least }
+      def answer(table)
+        unplaced = @frame.jobs.reject { |job| table.placed?(job) }.to_h { |job| [job.id, table.left[job.at] * @problem.grid] }
+        limit = @frame.steps.empty? ? nil : @frame.windows[bound]&.id
+        shortfall = unplaced.empty? ? nil : Shortfall.new(@problem, unplaced)
+        Plan.new(@problem, placements(table), unplaced:, reasons: shortfall&.reasons || [], seed: @seed, iterations: @made, ready_bound: limit, changes: told&.of(table),
+                                              stopped_by: @stop.call ? "stop" : "iterations", proven_impossible: shortfall&.proven? || false)
       end
 
-      def full(task) = steps_for(task, @problem.most_new_eights || 0)
+      def placements(table)
+        @frame.jobs.flat_map do |job|
+          table.blocks[job.at].map do |block|
+            window = @frame.windows[block.window]
+            Placement.new(task: job.id, window: window.id, start: block.start * @problem.grid, minutes: block.steps * @problem.grid, room: window.rooms[block.room].first)
+          end
+        end
+      end
     end
   end
 end

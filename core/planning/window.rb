@@ -1,12 +1,21 @@
 # frozen_string_literal: true
 
+require "date"
+
 module Core
   module Planning
     # One rehearsal's usable time: a date (ISO text), start and end in minutes of the day, rooms as
     # [[id, capacity], …].
     class Window < Values::Value.of(:id, :date, :start, :finish, rooms: [].freeze)
+      # The date as a day number.
+      attr_reader :day
+
       def minutes = finish - start
       def span = Values::Interval.new(start, finish)
+
+      private
+
+      def settle = @day = Date.iso8601(date).jd
     end
   end
 end

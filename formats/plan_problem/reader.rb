@@ -6,7 +6,9 @@ module Formats
     class Reader
       Planning = Core::Planning
       CLOCK = "a time of day like 18:30"
-      private_constant :Planning, :CLOCK
+      # Stands in for a date that was refused, so that the rest of the file is still read.
+      NO_DAY = "2000-01-01"
+      private_constant :Planning, :CLOCK, :NO_DAY
 
       def initialize(data)
         @report = Fields.report
@@ -33,17 +35,31 @@ module Formats
         { grid: @fields.integer("grid", min: 1, max: 60, default: 5), min_part: @fields.integer("min_part", min: 1, default: 15),
           max_part: @fields.integer("max_part", min: 1, default: 60), max_continuous: @fields.integer("max_continuous", min: 1, default: 55),
           break_minutes: @fields.integer("break", min: 0, default: 5), trip_cost: @fields.integer("trip_cost", default: 30),
-          show_date: @fields.match("show_date", Times::DATE, "a date like 2027-05-01", default: nil),
+          show_date: day(@fields, "show_date", default: nil),
           target_window: @fields.text("target_window", default: nil),
-          most_new_eights: @fields.integer("most_new_eights", min: 1, max: 1000, default: nil) }
+          most_new_eights: @fields.integer("most_new_eights", min: 1, max: 1000, default: nil), rests: }
+      end
+
+      # Further rests: so many minutes at the most without one of that length.
+      def rests
+        @fields.list("rests") { |rest| [rest.integer("most", min: 1), rest.integer("rest", min: 1)] }
       end
 
       def windows
         @fields.list("windows") do |window|
           rooms = window.list("rooms") { |room| [room.text("id"), room.integer("capacity", max: 100_000)] }
-          Planning::Window.new(id: window.text("id"), date: window.match("date", Times::DATE, "a date like 2027-05-01"),
+          Planning::Window.new(id: window.text("id"), date: day(window, "date") || NO_DAY,
                                start: clock(window, "start"), finish: clock(window, "end"), rooms:)
         end
+      end
+
+      # A date that the calendar has; nil with a fault otherwise.
+      def day(fields, name, default: Fields::MISSING)
+        text = fields.match(name, Times::DATE, "a date like 2027-05-01", default:)
+        return text if text.nil? || Date.valid_date?(*text.split("-").map(&:to_i))
+
+        fields.fault(fields.at(name), "is no day of the calendar: #{text}")
+        nil
       end
 
       def clock(fields, name, default: Fields::MISSING)
@@ -80,6 +96,8 @@ module Formats
       def check(read)
         unique("windows", read[:windows].map(&:id))
         unique("tasks", read[:tasks].map(&:id))
+        strangers([read[:now]].compact - read[:windows].map(&:id), "now")
+        strangers([read[:target_window]].compact - read[:windows].map(&:id), "target_window")
         check_grid(read)
         check_windows(read)
         read[:tasks].each_with_index { |task, i| check_task(task, i, read) }

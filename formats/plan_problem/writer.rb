@@ -19,7 +19,8 @@ module Formats
       def figures
         { "grid" => @problem.grid, "min_part" => @problem.min_part, "max_part" => @problem.max_part, "max_continuous" => @problem.max_continuous,
           "break" => @problem.break_minutes, "trip_cost" => @problem.trip_cost, "show_date" => @problem.show_date,
-          "target_window" => @problem.target_window, "now" => @problem.now, "most_new_eights" => @problem.most_new_eights }.compact
+          "target_window" => @problem.target_window, "now" => @problem.now, "most_new_eights" => @problem.most_new_eights,
+          "rests" => (@problem.rests.map { |most, rest| { "most" => most, "rest" => rest } } unless @problem.rests.empty?) }.compact
       end
 
       def window(window)

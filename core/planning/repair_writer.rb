@@ -1,0 +1,28 @@
+# frozen_string_literal: true
+
+module Core
+  module Planning
+    # Repairs as sentences. names: {id => name} of people.
+    class RepairWriter
+      def initialize(names = {}) = @names = names
+
+      def text(repair) = send(repair.kind, repair)
+
+      private
+
+      def name(id) = @names.fetch(id, id).to_s
+
+      def list(ids)
+        shown = ids.first(4).map { |id| name(id) }
+        shown << "#{ids.size - 4} more" if ids.size > 4
+        shown.size > 1 ? "#{shown[0..-2].join(', ')} and #{shown.last}" : shown.join
+      end
+
+      def rehearsal(repair) = "one rehearsal more on #{repair.window.date}, #{repair.window.minutes} minutes"
+      def freed(repair) = "#{name(repair.who)} comes to all rehearsals"
+      def fewer_passes(_repair) = "fewer passes: a fifth less time for what is taught"
+      def room(repair) = "a further room for #{repair.share} in every rehearsal"
+      def quorum(repair) = "it goes ahead without #{list(repair.who)}, who catch up before the join"
+    end
+  end
+end

@@ -1,0 +1,85 @@
+# frozen_string_literal: true
+
+module Core
+  module Planning
+    # What would make an incomplete plan fit: each is tried with a quick search, and only what works is kept.
+    class Repairs
+      # kind: :rehearsal, :freed, :fewer_passes, :room or :quorum; who, window: what it is about; problem: as it would be.
+      Repair = Struct.new(:kind, :who, :window, :share, :problem, :ready_window, keyword_init: true)
+      FEWER = 0.8
+      QUORUM = 0.8
+
+      def initialize(problem, unplaced, seed: 0, most: 4, stop: -> { false })
+        @problem = problem
+        @unplaced = unplaced
+        @seed = seed
+        @most = most
+        @stop = stop
+      end
+
+      # [Repair] that were tried and give a complete plan.
+      def all
+        candidates.lazy.reject { |_| @stop.call }.filter_map { |repair| tried(repair) }.first(@most)
+      end
+
+      private
+
+      def tried(repair)
+        plan = Solver.new(repair.problem, seed: @seed, effort: "quick", stop: @stop).plan
+        repair.dup.tap { |found| found.ready_window = plan.ready_window } if plan.complete?
+      end
+
+      def candidates = [*freed, *quorum, *rehearsal, *rooms, *fewer]
+
+      def lost = @problem.tasks.select { |task| @unplaced.key?(task.id) }
+
+      # Somebody who is away in the rehearsals that are left, and is needed for what found no place.
+      def freed
+        away = @problem.unavailable.map { |entry| entry[:who] }.tally
+        lost.flat_map(&:people).uniq.select { |who| away.key?(who) }.max_by(3) { |who| away[who] }.map do |who|
+          Repair.new(kind: :freed, who:, problem: @problem.with(unavailable: @problem.unavailable.reject { |entry| entry[:who] == who }))
+        end
+      end
+
+      # What found no place goes ahead without those who are away most, with at least four fifths of its dancers.
+      def quorum
+        away = @problem.unavailable.map { |entry| entry[:who] }.tally
+        left_out = lost.to_h { |task| [task.id, (task.dancers & away.keys).max_by((task.dancers.size * (1 - QUORUM)).round(6).floor) { |who| away[who] }] }.reject { |_, people| people.empty? }
+        return [] if left_out.empty?
+
+        tasks = @problem.tasks.map { |task| left_out.key?(task.id) ? task.with(dancers: task.dancers - left_out[task.id]) : task }
+        [Repair.new(kind: :quorum, who: left_out.values.flatten.uniq, share: QUORUM, problem: @problem.with(tasks:))]
+      end
+
+      # One rehearsal more, like the longest there is, in the widest gap before the last run or after the end.
+      def rehearsal
+        windows = @problem.open_windows
+        return [] if windows.empty?
+
+        like = windows.max_by(&:minutes)
+        gap = windows.each_cons(2).max_by { |a, b| b.day - a.day }
+        days = [(gap.first.day + gap.last.day) / 2].select { |day| gap.last.day - gap.first.day > 1 && day > gap.first.day } if gap
+        [*days, windows.last.day + 1].select { |day| before_show?(day) }.map { |day| extra(like, day) }
+      end
+
+      def before_show?(day) = @problem.show_date.nil? || day < Date.iso8601(@problem.show_date).jd
+
+      def extra(like, day)
+        window = like.with(id: "extra", date: Date.jd(day).iso8601)
+        Repair.new(kind: :rehearsal, window:, problem: @problem.with(windows: (@problem.windows + [window]).sort_by { |each| [each.day, each.start] }))
+      end
+
+      # A further room, as large as the largest call, in every rehearsal.
+      def rooms
+        size = @problem.tasks.map { |task| task.dancers.size }.max || 0
+        [Repair.new(kind: :room, share: size, problem: @problem.with(windows: @problem.windows.map { |window| window.with(rooms: [*window.rooms, ["extra", size]]) }))]
+      end
+
+      # Fewer passes: a fifth less time for all that is taught.
+      def fewer
+        tasks = @problem.tasks.map { |task| task.split ? task.with(minutes: [(task.minutes * FEWER / @problem.grid).ceil * @problem.grid, @problem.grid].max) : task }
+        [Repair.new(kind: :fewer_passes, share: FEWER, problem: @problem.with(tasks:))]
+      end
+    end
+  end
+end

@@ -1,0 +1,222 @@
+# frozen_string_literal: true
+
+require "support/plan_validator"
+
+# What the solver answers beside a plan that breaks no rule: how good it is, why it does not fit, what would make it fit,
+# and how little it disturbs.
+RSpec.describe Core::Planning do
+  def problem(windows:, tasks:, **rest)
+    Core::Planning::Problem.new(windows:, tasks:, dancers: tasks.flat_map(&:dancers).uniq, choreographers: tasks.flat_map(&:choreographers).uniq, **rest)
+  end
+
+  def solve(asked, effort: "quick", **how) = Core::Planning::Solver.new(asked, effort:, **how).plan
+  def evening(id, day, to = "19:00", from: "18:00", rooms: [["r", 9]]) = window(id, "2027-01-#{format('%02d', day)}", from, to, rooms:)
+  def sentence(plan) = Core::Planning::ReasonWriter.new.text(plan.reasons.first)
+  def faults(asked, plan) = PlanValidator.new(JSON.parse(Formats::PlanProblem.render(asked)), JSON.parse(Formats::PlanResult.render(plan, seconds: 0))).faults
+
+  # Every plan of few unsplit tasks in one room, tried: [ready window, cost] of the best; nil when none is complete.
+  class Enumerated
+    def initialize(asked)
+      @asked = asked
+      @tasks = asked.in_order
+      @best = nil
+    end
+
+    def best
+      place([])
+      @best
+    end
+
+    private
+
+    def place(done)
+      return judge(done) if done.size == @tasks.size
+
+      task = @tasks[done.size]
+      @asked.windows.each_index { |w| (0..(@asked.windows[w].minutes - task.minutes)).step(@asked.grid) { |start| place([*done, [task, w, start]]) if fits?(done, task, w, start) } }
+    end
+
+    def fits?(done, task, window, start)
+      return false if @asked.unavailable.any? { |away| task.people.include?(away[:who]) && away[:date] == @asked.windows[window].date }
+
+      done.all? do |other, w, s|
+        apart = w != window || s + other.minutes <= start || start + task.minutes <= s
+        apart && (!task.before.include?(other.id) || ([w, s + other.minutes] <=> [window, start]) <= 0) && (!task.after_window.include?(other.id) || w < window)
+      end
+    end
+
+    def judge(done)
+      last = done.select { |task, _, _| task.run? }.map { |_, w, _| w }.max || done.map { |_, w, _| w }.max
+      found = [last, cost(done)]
+      @best = found if @best.nil? || (found <=> @best).negative?
+    end
+
+    def cost(done)
+      done.flat_map { |task, w, s| task.people.map { |who| [[who, w], s, task.minutes] } }.group_by(&:first).sum do |_, own|
+        own.map { |_, s, m| s + m }.max - own.map { |_, s, _| s }.min - own.sum { |_, _, m| m } + @asked.trip_cost
+      end
+    end
+  end
+
+  describe "how good a plan is" do
+    def tiny(random)
+      people = %w[a b c]
+      tasks = Array.new(4) { |i| task("t#{i}", i == 3 ? "run" : "learn", [10, 15].sample(random:), dancers: people.sample(random.rand(1..2), random:), after: i == 3 && random.rand < 0.7 ? ["t0"] : []) }
+      away = random.rand < 0.3 ? [{ who: "a", date: "2027-01-04", from: nil, to: nil }] : []
+      problem(windows: [evening("w0", 4, "18:30"), evening("w1", 8, "18:25")], tasks:, trip_cost: 12, max_continuous: 300, unavailable: away)
+    end
+
+    it "is ready as early as any plan can be, with a cost next to the least; the bound is never later than the truth" do
+      gaps = []
+      each_case(12) do |random|
+        asked = tiny(random)
+        exact = Enumerated.new(asked).best
+        plan = solve(asked, effort: "normal")
+        ready = plan.ready_window && asked.windows.index { |each| each.id == plan.ready_window }
+        if exact.nil?
+          expect(plan).not_to be_complete
+        else
+          expect([plan.complete?, ready]).to eq [true, exact.first]
+          expect(asked.windows.index { |each| each.id == plan.ready_bound }).to be <= exact.first
+          gaps << plan.cost.fdiv(exact.last)
+        end
+      end
+      expect(gaps.min).to be >= 1.0
+      expect(gaps.sum / gaps.size).to be <= 1.02
+    end
+
+    it "evens the load over the weeks when there is time until a target, instead of cramming" do
+      tasks = Array.new(4) { |i| task("t#{i}", "clean", 30, dancers: ["d"]) } + [task("run", "run", 20, dancers: ["d"], after: ["t0"])]
+      windows = [4, 11, 18, 25].each_with_index.map { |day, i| evening("w#{i}", day, "20:00") }
+      crammed = solve(problem(windows:, tasks:, max_continuous: 200))
+      even = solve(problem(windows:, tasks:, max_continuous: 200, target_window: "w3"))
+      expect([crammed.placements.map(&:window).uniq.size, even.placements.map(&:window).uniq.size]).to eq [2, 4]
+    end
+
+    it "takes a longer rest after two hours where that is asked" do
+      tasks = Array.new(4) { |i| task("t#{i}", "learn", 40, dancers: ["d"]) }
+      plan = solve(problem(windows: [evening("w", 4, "21:30")], tasks:, rests: [[120, 15]]))
+      starts = plan.placements.map { |each| [each.start, each.end] }.sort
+      rests = starts.each_cons(2).map { |(_, a), (b, _)| b - a }
+      expect([plan.complete?, rests.max >= 15]).to eq [true, true]
+    end
+  end
+
+  describe "why a plan does not fit" do
+    it "says which tasks of a choreographer fit only which dates" do
+      tasks = [task("l", "learn", 90, choreographers: ["Mirela"], dancers: ["d"], split: true), task("other", "learn", 10, choreographers: ["Odalys"], dancers: ["e"])]
+      away = [{ who: "Mirela", date: "2027-01-11", from: nil, to: nil }]
+      plan = solve(problem(windows: [evening("w1", 4), evening("w2", 11)], tasks:, unavailable: away))
+      expect(sentence(plan)).to eq "Mirela teaches l only on w1: 90 minutes are needed, 60 can be had, 30 short."
+      expect([plan.proven_impossible?, plan.reasons.first.short]).to eq [true, 30]
+    end
+
+    it "counts only the rehearsals in which a dancer's tasks can be at all" do
+      tasks = [task("x", "learn", 40, dancers: %w[Ada Bram]), task("y", "learn", 40, dancers: %w[Ada Bram])]
+      plan = solve(problem(windows: [evening("w1", 4), evening("w2", 11)], tasks:, unavailable: [{ who: "Bram", date: "2027-01-04", from: nil, to: nil }]))
+      expect(plan.reasons.map(&:who)).to include(["Ada"])
+      expect(sentence(plan)).to include("80 minutes are needed, 60 can be had, 20 short.").or include("80 minutes are needed, 40 can be had")
+    end
+
+    it "names the room that is too small, and rooms that are full" do
+      small = solve(problem(windows: [evening("w", 4, rooms: [["r", 2]])], tasks: [task("run", "run", 20, dancers: %w[a b c])]))
+      expect(sentence(small)).to eq "No room holds run: 3 dancers, and the largest room takes 2."
+      full = solve(problem(windows: [evening("w", 4)], tasks: [task("x", "learn", 40, dancers: ["a"]), task("y", "learn", 40, dancers: ["b"])]))
+      expect(sentence(full)).to eq "The rooms are full: x and y fit only on w, which need 80 minutes and have 60: 20 short."
+    end
+
+    it "names who is away when no rehearsal has everybody together long enough" do
+      away = [{ who: "Bram", date: "2027-01-04", from: 1095, to: nil }]
+      plan = solve(problem(windows: [evening("w", 4)], tasks: [task("run", "run", 30, dancers: %w[Ada Bram])], unavailable: away))
+      expect(sentence(plan)).to eq "No rehearsal has everybody together long enough for run: it needs 30 minutes in one piece, the longest is 15, when Bram is away."
+      long = solve(problem(windows: [evening("w", 4)], tasks: [task("run", "run", 90, dancers: ["Ada"])]))
+      expect(sentence(long)).to eq "No rehearsal is long enough for run: it needs 90 minutes in one piece, the longest is 60."
+    end
+
+    it "follows the chain of what waits for what" do
+      tasks = [task("run-1", "run", 20, dancers: ["a"]), task("run-2", "run", 20, dancers: ["a"], after_window: ["run-1"]), task("run-3", "run", 20, dancers: ["a"], after_window: ["run-2"])]
+      plan = solve(problem(windows: [evening("w1", 4), evening("w2", 11)], tasks:))
+      expect([plan.reasons.first.type, plan.proven_impossible?]).to eq [:precedence, true]
+      expect(sentence(plan)).to eq "run-1, run-2 and run-3 wait for each other, one after another: that takes more than the 2 rehearsals there are."
+    end
+
+    it "finds tasks that share dancers pairwise though nobody is short alone" do
+      pairs = [%w[a b], %w[b c], %w[a c]]
+      tasks = pairs.each_with_index.map { |dancers, i| task("t#{i}", "learn", 25, dancers:) }
+      plan = solve(problem(windows: [evening("w", 4, rooms: [["r", 9], ["s", 9]])], tasks:))
+      expect([plan.reasons.first.type, plan.reasons.first.need, plan.reasons.first.have]).to eq [:clique, 75, 60]
+      expect(sentence(plan)).to include "share dancers, so no two of them can be at once"
+    end
+
+    it "calls nothing impossible that it cannot prove, and tries what would help" do
+      tasks = Array.new(3) { |i| task("t#{i}", "learn", 35, dancers: ["d#{i}"]) }
+      asked = problem(windows: [evening("w1", 4), evening("w2", 11)], tasks:, show_date: "2027-02-01")
+      plan = solve(asked)
+      expect([plan.complete?, plan.reasons.first.type, plan.proven_impossible?]).to eq [false, :none_found, false]
+      repairs = Core::Planning::Repairs.new(asked, plan.unplaced).all
+      expect(repairs.map(&:kind)).to include(:rehearsal, :room)
+      expect(repairs.map { |repair| Core::Planning::RepairWriter.new.text(repair) }).to include(a_string_matching(/\Aone rehearsal more on 2027-01-/), "a further room for 1 in every rehearsal")
+      repairs.each { |repair| expect(solve(repair.problem)).to be_complete }
+    end
+
+    it "offers to free somebody, or to go ahead with four fifths" do
+      dancers = %w[a b c d e]
+      tasks = [task("learn", "learn", 40, dancers:)]
+      asked = problem(windows: [evening("w1", 4)], tasks:, unavailable: [{ who: "b", date: "2027-01-04", from: nil, to: nil }])
+      repairs = Core::Planning::Repairs.new(asked, solve(asked).unplaced).all
+      expect(repairs.map { |repair| Core::Planning::RepairWriter.new("b" => "Bram").text(repair) }).to include("Bram comes to all rehearsals", "it goes ahead without Bram, who catch up before the join")
+    end
+  end
+
+  describe "planning again" do
+    let(:tasks) { [task("l", "learn", 40, dancers: %w[a b], split: true), task("j", "join", 15, dancers: %w[a b], after: ["l"]), task("run", "run", 20, dancers: %w[a b c], after: ["j"])] }
+    let(:windows) { [evening("w1", 4), evening("w2", 11), evening("w3", 18)] }
+    let(:told) { solve(problem(windows:, tasks:)).placements }
+
+    it "keeps what still stands, and fits the rest around it" do
+      asked = problem(windows:, tasks:, plan: told, unavailable: [{ who: "c", date: "2027-01-04", from: nil, to: nil }])
+      again = Core::Planning::Replan.new(asked, effort: "quick")
+      expect([again.repair, again.anew].map(&:complete?)).to all be true
+      expect(again.repair.placements.reject { |each| each.task == "run" }).to eq(told.reject { |each| each.task == "run" })
+      expect(again.best.changes.to_h).to include(shifted: told.any? { |each| each.task == "run" && each.window == "w1" } ? 1 : 0)
+      expect(faults(asked, again.best)).to be_empty
+    end
+
+    it "changes nothing when nothing happened" do
+      again = Core::Planning::Replan.new(problem(windows:, tasks:, plan: told), effort: "quick").best
+      expect([again.placements, again.changes.to_h]).to eq [told, { new_calls: 0, cancelled: 0, shifted: 0 }]
+    end
+
+    it "leaves what is pinned where it is, whatever it costs" do
+      pinned = [Core::Planning::Placement.new(task: "run", window: "w3", start: 30, minutes: 20, room: "r")]
+      plan = solve(problem(windows:, tasks:, pinned:))
+      expect(plan.placements.find { |each| each.task == "run" }).to eq pinned.first
+    end
+
+    it "takes past rehearsals and done minutes as they are" do
+      plan = solve(problem(windows:, tasks:, now: "w2", done: { "l" => 30 }))
+      expect(plan.placements.map(&:window)).not_to include("w1")
+      expect(plan.placements.select { |each| each.task == "l" }.sum(&:minutes)).to eq 10
+    end
+
+    it "breaks no rule on any problem, with what happened in between" do
+      each_case(25) do |random|
+        people = %w[a b c d]
+        made = Array.new(5) { |i| task("t#{i}", i == 4 ? "run" : "learn", random.rand(2..8) * 5, dancers: people.sample(random.rand(1..4), random:), split: random.rand < 0.4, after: i.positive? && random.rand < 0.5 ? ["t#{i - 1}"] : []) }
+        first = problem(windows:, tasks: made)
+        away = [{ who: people.sample(random:), date: windows.sample(random:).date, from: nil, to: nil }]
+        asked = first.with(plan: solve(first).placements, unavailable: away.select { |entry| first.dancers.include?(entry[:who]) })
+        plan = Core::Planning::Replan.new(asked, effort: "quick").best
+        expect(faults(asked, plan)).to be_empty
+      end
+    end
+  end
+
+  describe Core::Planning::Flow do
+    it "finds the greatest flow and the side of the cut it stops at" do
+      flow = described_class.new(:s, :t)
+      { %i[s a] => 4, %i[s b] => 3, %i[a c] => 2, %i[b c] => 3, %i[a b] => 1, %i[c t] => 4, %i[b t] => 1 }.each { |(from, to), room| flow.edge(from, to, room) }
+      expect([flow.most, flow.source_side.sort]).to eq [5, %i[a b c s]]
+    end
+  end
+end
