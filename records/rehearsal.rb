@@ -7,6 +7,7 @@ module Records
     has_many :rehearsal_rooms
     has_many :rooms, through: :rehearsal_rooms
     has_many :slots
+    has_many :attendances
     validates :date, presence: true
     validates :start_minute, numericality: { only_integer: true, in: 0..1435 }
     validates :end_minute, numericality: { only_integer: true, in: 5..1440 }

@@ -12,6 +12,7 @@ module Records
     has_many :own_steps
     has_many :corrections
     has_many :versions
+    has_many :attendances
     has_many :agreements
     has_many :join_facts
     has_many :formations
@@ -43,7 +44,7 @@ module Records
     validates :time_zone, inclusion: { in: ->(_) { TZInfo::Timezone.all_identifiers } }
 
     DEFAULTS = { "under_eleven" => false, "warm_up" => 15, "cool_down" => 5, "max_continuous" => 55, "rest" => 5, "daily_minutes" => 300,
-                 "full_runs" => 5, "new_eights" => 6 }.freeze
+                 "full_runs" => 5, "new_eights" => 6, "latest_finish" => 1320 }.freeze
 
     # What steps are called here: the studio's own words before the known ones.
     def vocabulary

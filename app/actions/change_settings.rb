@@ -4,7 +4,7 @@ module App
   module Actions
     # The studio's name, time zone and care figures.
     class ChangeSettings
-      FIGURES = { "warm_up" => 5..60, "cool_down" => 0..30, "max_continuous" => 20..120, "rest" => 5..60, "daily_minutes" => 30..720, "new_eights" => 1..40 }.freeze
+      FIGURES = { "warm_up" => 5..60, "cool_down" => 0..30, "max_continuous" => 20..120, "rest" => 5..60, "daily_minutes" => 30..720, "new_eights" => 1..40, "latest_finish" => 720..1440 }.freeze
       IN_FIVES = (FIGURES.keys - ["new_eights"]).freeze
 
       def initialize(studio, params)
@@ -13,7 +13,7 @@ module App
       end
 
       def run
-        figures = FIGURES.to_h { |name, _| [name, Integer(@params[name].to_s, exception: false)] }
+        figures = FIGURES.to_h { |name, _| [name, figure(name)] }
         bad = figures.reject { |name, value| value && FIGURES[name].cover?(value) && (!IN_FIVES.include?(name) || (value % 5).zero?) }
         if bad.any?
           return Result.no(bad.to_h do |name, _|
@@ -23,6 +23,16 @@ module App
 
         @studio.assign_attributes(name: @params["name"].to_s.strip, time_zone: @params["time_zone"].to_s, settings: @studio.settings.merge(figures))
         @studio.save ? Result.ok : Result.no(@studio.errors.to_hash.transform_values(&:first))
+      end
+
+      private
+
+      # Minutes, or a time of day for the latest finish; what was not sent stays as it is.
+      def figure(name)
+        text = @params[name].to_s
+        return @studio.setting(name) if text.empty? && name == "latest_finish"
+
+        name == "latest_finish" ? Formats::Times.minutes(text) : Integer(text, exception: false)
       end
     end
   end

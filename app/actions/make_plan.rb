@@ -2,57 +2,45 @@
 
 module App
   module Actions
-    # Tasks from the piece and its progress, a problem from the season, a plan from the solver, rows from the plan.
-    # What is past in the plan people were told stays in the new one.
+    # Tasks from the piece and its progress, a problem from the season, a plan from the solver, rows from the plan. What is
+    # past in the plan people were told stays; pinned slots stay where they are. way: "repair" keeps what still stands,
+    # "anew" solves everything; nil where there is nothing to keep.
     class MakePlan
       Planning = Core::Planning
       private_constant :Planning
 
-      def initialize(piece, account, now)
+      def initialize(piece, account, now, way: nil, effort: "quick", draft: PlanDraft.new(piece, now))
         @piece = piece
-        @studio = piece.studio
         @account = account
         @now = now
-        @work = Records::Mapping::Works.load(piece)
-        @items = Items.of(piece, @work)
-        @season = Records::Mapping::Seasons.new(piece, now:)
+        @way = way
+        @effort = effort
+        @draft = draft
       end
 
       def run
-        tasks = self.tasks
-        hazards = @work.sections.flat_map(&:hazards).uniq
-        problem = @season.problem(tasks, hazards:)
-        plan = Planning::Solver.new(problem).plan
-        Records::Plan.transaction { SavePlan.new(@piece, @account, plan, tasks, kept: past_slots, result: result(plan, tasks, problem)).run }
+        plan = solve
+        result = PlanResult.new(@draft, plan).to_h
+        Records::Plan.transaction { SavePlan.new(@piece, @account, plan, @draft.tasks, kept: @draft.past_slots, result:, pinned: @draft.season.pinned_keys).run }
       end
+
+      # The plan of the core, not yet saved.
+      def solve(**how)
+        return Planning::Solver.new(problem, effort: @effort, **how).plan.then { |plan| repaired(plan) } unless @way
+
+        again = Planning::Replan.new(problem(plan: told), effort: @effort, **how)
+        @way == "repair" ? again.repair : again.anew
+      end
+
+      def problem(**more) = @draft.problem(**more, pinned: @draft.season.pinned)
+      def told = @told ||= @draft.season.placements(@draft.plan)
 
       private
 
-      def tasks
-        progress = Records::Mapping::Learnings.progress(@piece)
-        estimate = Planning::Estimate.new(under_eleven: @studio.setting("under_eleven"))
-        Planning::Schools::AddOn.new(@work, items: @items, progress:, estimate:, runs: @piece.setting("full_runs"), done_runs: past_slots.count { |slot| slot.kind == "run" }).tasks
-      end
+      def repaired(plan)
+        return plan if plan.complete?
 
-      def past_slots
-        @past_slots ||= begin
-          plan = @piece.published_plan || @piece.latest_plan
-          open = @season.open.map(&:id)
-          plan ? plan.slots.includes(:slot_people, :rehearsal).reject { |slot| open.include?(slot.rehearsal_id) } : []
-        end
-      end
-
-      def result(plan, tasks, problem)
-        { "unplaced" => plan.unplaced.map { |id, minutes| { "task" => id, "title" => title(tasks, id), "minutes" => minutes } },
-          "reasons" => plan.reasons.map { |reason| Planning::ReasonWriter.new(names(tasks)).text(reason) },
-          "minutes" => tasks.sum(&:minutes), "rehearsals" => problem.windows.size, "made_at" => @now.iso8601, "cost" => plan.cost }
-      end
-
-      def title(tasks, id) = PlanTitles.of(tasks.find { |task| task.id == id })
-
-      def names(tasks)
-        people = @studio.people.pluck(:id, :name).to_h { |id, name| [Records::Mapping::Seasons.person(id), name] }
-        people.merge(tasks.to_h { |task| [task.id, PlanTitles.of(task)] })
+        plan.with_repairs(Planning::Repairs.new(problem, plan.unplaced).all)
       end
     end
   end

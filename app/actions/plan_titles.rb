@@ -6,11 +6,10 @@ module App
     module PlanTitles
       def self.of(task)
         case task.kind
-        when "join" then I18n.t("tasks.join", name: task.title)
-        when "difference" then I18n.t("tasks.difference", name: task.title)
         when "run" then I18n.t("tasks.run.#{task.title}")
         when "chain" then task.title
-        else I18n.t("tasks.learn", name: task.title)
+        when "clean" then I18n.t(task.id.start_with?("refine") ? "tasks.refine" : "tasks.clean", name: task.title)
+        else I18n.t("tasks.#{task.kind}", name: task.title)
         end
       end
     end

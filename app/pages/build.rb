@@ -16,8 +16,8 @@ module App
       def height = HEAD + (ROW * links.size) + 22
 
       def svg
-        inner = Tape.patterns(links.map { |link| @page.tape(link.section) }, "build") + past + grid + heads + rows + blocks + today
-        Svg.drawing(width, height, inner, label: I18n.t("build.label", links: links.size, rehearsals: columns.size), class: "build")
+        inner = Tape.patterns(links.map { |link| @page.tape(link.section) }, "build") + past + columns_hit + grid + heads + rows + blocks + today
+        Svg.drawing(width, height, inner, label: I18n.t("build.label", links: links.size, rehearsals: columns.size), class: "build", role: (@page.director? ? "group" : "img"))
       end
 
       private
@@ -34,6 +34,22 @@ module App
         count = columns.size - @page.open_rehearsals.size
         count.zero? ? "" : Svg.tag(:rect, x: SIDE, y: HEAD, width: step * count, height: bottom - HEAD, class: "past")
       end
+
+      # Where a slot can be dropped: one invisible column a rehearsal ahead.
+      def columns_hit
+        open = @page.open_rehearsals
+        columns.each_with_index.map { |rehearsal, i| open.include?(rehearsal) ? Svg.tag(:rect, x: SIDE + (step * i), y: HEAD, width: step, height: bottom - HEAD, class: "column", data_column: rehearsal.id) : "" }.join
+      end
+
+      # What makes a slot one that can be moved: only slots ahead, and only for directors.
+      def handle(slot)
+        return {} unless @page.director? && open_ids.include?(slot.rehearsal_id)
+
+        { data_slot: slot.id, data_in: slot.rehearsal_id, tabindex: 0, role: "button", aria_label: tip(slot) }
+      end
+
+      def open_ids = @open_ids ||= @page.open_rehearsals.to_set(&:id)
+      def pinned(slot) = slot.pinned ? " pinned" : ""
 
       def grid
         across = (1..(links.size + 1)).map { |row| Svg.tag(:line, x1: 0, x2: width, y1: y(row), y2: y(row), class: "grid") }
@@ -78,7 +94,7 @@ module App
         share = (slot.minutes / 45.0).clamp(0.35, 1)
         tall = (ROW - 10) * share
         Svg.tag(:rect, Svg.title(tip(slot)), x: x(slot.rehearsal_id) + 3, y: y(link.index) + 5 + ((ROW - 10 - tall) / 2), width: (step * 0.62) - 3, height: tall,
-                                             fill: Tape.fill(@page.tape(link.section), "build"), class: "lesson")
+                                             fill: Tape.fill(@page.tape(link.section), "build"), class: "lesson #{slot.kind}#{pinned(slot)}", **handle(slot))
       end
 
       def seam(slot)
@@ -86,7 +102,7 @@ module App
 
         cx = x(slot.rehearsal_id) + (step * 0.34)
         edge = y(slot.to_link)
-        Svg.tag(:g, Svg.title(tip(slot)) + Svg.tag(:circle, cx:, cy: edge - 3.5, r: 5.5, class: "seam") + Svg.tag(:circle, cx:, cy: edge + 3.5, r: 5.5, class: "seam"))
+        Svg.tag(:g, Svg.title(tip(slot)) + Svg.tag(:circle, cx:, cy: edge - 3.5, r: 5.5, class: "seam") + Svg.tag(:circle, cx:, cy: edge + 3.5, r: 5.5, class: "seam"), class: "seam-slot#{pinned(slot)}", **handle(slot))
       end
 
       def bar(slot, order)
@@ -94,7 +110,7 @@ module App
         to = (slot.to_link || links.size).clamp(from, links.size)
         wide = [step * 0.2, 9].min
         left = x(slot.rehearsal_id) + (step * 0.7) + ((order % 2) * -(wide + 2))
-        Svg.tag(:rect, Svg.title(tip(slot)), x: left, y: y(from) + 4, width: wide, height: y(to + 1) - y(from) - 8, rx: wide / 2, class: slot.kind)
+        Svg.tag(:rect, Svg.title(tip(slot)), x: left, y: y(from) + 4, width: wide, height: y(to + 1) - y(from) - 8, rx: wide / 2, class: "#{slot.kind}#{pinned(slot)}", **handle(slot))
       end
 
       def tip(slot) = "#{Dates.day(slot.rehearsal.date)} #{Formats::Times.clock(slot.start_minute)}: #{slot.title}, #{slot.minutes} min"

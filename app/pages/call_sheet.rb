@@ -32,6 +32,16 @@ module App
         @calls ||= people.map { |person| call(person) }.sort_by { |c| [c.arrive, c.release, c.person.name] }
       end
 
+      # The register is kept from the day of the rehearsal on.
+      def register? = slots.any? && rehearsal.date <= @now.to_date
+      def attendance = @attendance ||= rehearsal.attendances.pluck(:person_id, :present).to_h
+      def here?(person) = attendance.fetch(person.id, true)
+
+      # [[person, what changed], …] against what people were told before this version.
+      def changes
+        @changes ||= pieces.flat_map { |piece| changes_of(piece) }.sort_by { |person, _| person.name }
+      end
+
       def call_groups = calls.group_by { |c| [c.arrive, c.release, c.alone?] }
       def cautions = hazards.map { |hazard| [I18n.t("hazards.#{hazard}.name"), I18n.t("hazards.#{hazard}.care")] }
       def bring = sections.filter_map { |section| section.bring.empty? ? nil : "#{section.name}: #{section.bring}" }
@@ -45,6 +55,13 @@ module App
       end
 
       private
+
+      def changes_of(piece)
+        before = piece.plans.where.not(replaced_at: nil).where.not(published_at: nil).order(:replaced_at).last or return []
+        told = Actions::CallChanges.new(piece, before, piece.published_plan, rehearsal.date).by_rehearsal.fetch(rehearsal.id, {})
+        names = studio.people.where(id: told.keys).index_by(&:id)
+        told.map { |id, change| [names.fetch(id), change] }
+      end
 
       def warm_up = slots.find { |slot| slot.kind == "warm_up" }
 

@@ -2,8 +2,10 @@
 
 module App
   module Pages
-    # The rehearsal plan: the build, what is ready when, what is short.
+    # The rehearsal plan: the build, what is ready when, what is short, who waits how long.
     class Plan < PiecePage
+      Burden = Struct.new(:person, :calls, :work, :waiting, keyword_init: true)
+
       def screen = :plan
       def plan = @plan ||= piece.latest_plan
       def published = @published ||= piece.published_plan
@@ -14,6 +16,8 @@ module App
       def open_rehearsals = season.open
       def unplaced = plan.result.fetch("unplaced", [])
       def reasons = plan.result.fetch("reasons", [])
+      def repairs = plan.result.fetch("repairs", [])
+      def proven? = plan.result["proven"]
       def unplaced_minutes = unplaced.sum { |task| task["minutes"] }
       def slots = @slots ||= plan ? plan.slots.includes(:rehearsal).to_a : []
       def runs = slots.select { |slot| slot.kind == "run" }.sort_by { |slot| slot.rehearsal.date }
@@ -21,14 +25,54 @@ module App
       def ready_on = unplaced.empty? ? runs.last&.rehearsal&.date : nil
       def slack = ready_on && piece.show_date && (piece.show_date - ready_on).to_i
       def full_runs = piece.setting("full_runs")
-      def minutes_open = open_rehearsals.sum(&:minutes)
+      def school = plan ? plan.school : piece.setting("school")
+      def searching? = plan && draft? && %w[waiting running].include?(plan.search["state"])
+      def wish(name) = piece.setting(name)
+      def cleanings = Actions::SaveWishes::CLEANING
+
+      # Rehearsals ahead that were cancelled while the plan still has slots in them, and people who are away though called.
+      def upset
+        @upset ||= cancelled + absent
+      end
 
       def next_rehearsals
         open_rehearsals.first(3).map { |rehearsal| [rehearsal, slots.select { |slot| slot.rehearsal_id == rehearsal.id && slot.work? }.sort_by(&:start_minute)] }
       end
 
+      # Who has most work and waiting in the rehearsals ahead: [Burden], the longest waits first.
+      def burdens
+        @burdens ||= burden_rows.group_by(&:first).filter_map { |id, rows| people[id] && burden(people[id], rows) }.sort_by { |each| [-each.waiting, -each.work, each.person.name] }
+      end
+
       def missing
         [(:structure if order.links.empty?), (:cast if snapshot.cast.empty?), (:rehearsals if open_rehearsals.empty?)].compact
+      end
+
+      private
+
+      def cancelled = slots.select { |slot| slot.work? && slot.rehearsal.cancelled_at && slot.rehearsal.date >= today }.map { |slot| I18n.t("plans.upset.cancelled", day: Dates.day(slot.rehearsal.date)) }.uniq
+
+      def absent
+        ahead = slots.select { |slot| open_rehearsals.include?(slot.rehearsal) }.group_by { |slot| slot.rehearsal.date }
+        called = Records::SlotPerson.where(studio_id: piece.studio_id, slot_id: ahead.values.flatten.map(&:id)).pluck(:slot_id, :person_id).group_by(&:last)
+        piece.studio.absences.where(to_date: today..).flat_map do |away|
+          ids = called.fetch(away.person_id, []).map(&:first)
+          ahead.select { |date, same| date.between?(away.from_date, away.to_date) && same.any? { |slot| ids.include?(slot.id) && hit?(slot, away) } }.keys.map { |date| I18n.t("plans.upset.away", name: people[away.person_id]&.name, day: Dates.day(date)) }
+        end
+      end
+
+      def hit?(slot, away) = slot.start_minute < (away.to_minute || 1440) && (away.from_minute || 0) < slot.end_minute
+
+      def burden_rows
+        ids = slots.select { |slot| slot.work? && open_rehearsals.include?(slot.rehearsal) }.to_h { |slot| [slot.id, slot] }
+        Records::SlotPerson.where(studio_id: piece.studio_id, slot_id: ids.keys).pluck(:person_id, :slot_id).map { |person, slot| [person, ids[slot]] }
+      end
+
+      def burden(person, rows)
+        by_day = rows.map(&:last).group_by(&:rehearsal_id).values
+        work = rows.sum { |_, slot| slot.minutes }
+        there = by_day.sum { |same| same.map(&:end_minute).max - same.map(&:start_minute).min }
+        Burden.new(person:, calls: by_day.size, work:, waiting: there - work)
       end
     end
   end

@@ -2,23 +2,89 @@
 
 module App
   module Routes
-    # The rehearsal plan of a piece.
+    # The rehearsal plan of a piece: made, compared, changed by hand, told.
     module Plans
       def self.registered(app)
+        making(app)
+        comparing(app)
+        searching(app)
+        moving(app)
+      end
+
+      def self.making(app)
         app.allow(:member, get: "/pieces/:piece/plan") { page :plan, piece_page(Pages::Plan) }
         app.allow :director, post: "/pieces/:piece/plan" do
           permit Policies::Piece, piece, :direct?
           once do
-            plan = Actions::MakePlan.new(piece, account, local_now).run
+            plan = Actions::BeginPlan.new(piece, account, local_now, school: params["school"]).run
             say t(plan.result["unplaced"].any? ? "plans.short" : "plans.made")
             "/pieces/#{piece.id}/plan"
           end
         end
+        app.allow :director, post: "/pieces/:piece/plan/wishes" do
+          permit Policies::Piece, piece, :direct?
+          result = Actions::SaveWishes.new(piece, params).run
+          say(result.ok? ? t("plans.wishes_saved") : result.errors.values.first)
+          redirect "/pieces/#{piece.id}/plan"
+        end
         app.allow :director, post: "/pieces/:piece/plans/:id/publish" do
           permit Policies::Piece, piece, :direct?
-          Actions::PublishPlan.new(find(piece.plans), Clock.now).run
-          say t("plans.published")
+          affected = Actions::PublishPlan.new(find(piece.plans), Clock.now).run.value
+          say t("plans.published", count: affected.size)
           redirect "/pieces/#{piece.id}/plan"
+        end
+      end
+
+      def self.comparing(app)
+        app.allow(:director, get: "/pieces/:piece/plan/schools") { page :schools, piece_page(Pages::Schools) }
+        app.allow(:director, get: "/pieces/:piece/plan/what-if") { page :what_if, piece_page(Pages::WhatIf, asked: params) }
+        app.allow :director, post: "/pieces/:piece/plan/what-if" do
+          permit Policies::Piece, piece, :direct?
+          variation = Actions::Variation.new(piece, params)
+          halt 404 unless variation.valid?
+          variation.accept
+          Actions::BeginPlan.new(studio.pieces.find(piece.id), account, local_now).run
+          say t("what_if.taken")
+          redirect "/pieces/#{piece.id}/plan"
+        end
+        app.allow(:director, get: "/pieces/:piece/plan/again") { page :again, piece_page(Pages::Again) }
+        app.allow :director, post: "/pieces/:piece/plan/again" do
+          permit Policies::Piece, piece, :direct?
+          way = %w[repair anew].find { |each| each == params["way"] } || halt(404)
+          once do
+            Actions::BeginPlan.new(piece, account, local_now, way:).run
+            say t("plans.made")
+            "/pieces/#{piece.id}/plan"
+          end
+        end
+      end
+
+      def self.searching(app)
+        app.allow(:member, get: "/pieces/:piece/plans/:id/progress") { json(find(piece.plans).search) }
+        app.allow :director, post: "/pieces/:piece/plans/:id/stop" do
+          permit Policies::Piece, piece, :direct?
+          plan = find(piece.plans)
+          plan.update_columns(search: plan.search.merge("state" => "stopping")) if %w[waiting running].include?(plan.search["state"])
+          wants_json? ? json(plan.search) : redirect("/pieces/#{piece.id}/plan")
+        end
+      end
+
+      def self.moving(app)
+        app.allow :director, post: "/pieces/:piece/slots/:id/move" do
+          permit Policies::Piece, piece, :direct?
+          sent = wants_json? ? json_body : params
+          slot = find(studio.slots.where(plan_id: piece.latest_plan&.id).where.not(kind: %w[warm_up cool_down]))
+          result = Actions::MoveSlot.new(slot, find(studio.rehearsals.standing, sent["rehearsal"]), account, local_now).run
+          next json(result.ok? ? { moved: true } : result.errors, result.ok? ? 200 : 422) if wants_json?
+
+          say(result.ok? ? t("moves.done") : result.errors[:base])
+          redirect "/pieces/#{piece.id}/plan"
+        end
+        app.allow :director, post: "/pieces/:piece/slots/:id/pin" do
+          permit Policies::Piece, piece, :direct?
+          slot = find(studio.slots.where(plan_id: piece.latest_plan&.id))
+          slot.update!(pinned: !slot.pinned)
+          wants_json? ? json({ pinned: slot.pinned }) : redirect("/pieces/#{piece.id}/plan")
         end
       end
     end

@@ -7,7 +7,7 @@ module Core
     # parts: empty when every group dances it as written.
     class Section < Values::Value.of(:id, :name, choreographer: nil, rows: [].freeze, time: "normal", expected_counts: nil,
                                      parts: [].freeze, hazards: [].freeze, difficulty: 1.0, method: "drill", minutes: nil,
-                                     entry: {}.freeze, exit: {}.freeze, feel: "even")
+                                     entry: {}.freeze, exit: {}.freeze, feel: "even", fidelity: "set")
       # Beats of music per count.
       BEATS = { "normal" => 1r, "half" => 2r, "double" => 1r / 2, "bar3" => 3r, "bar4" => 4r }.freeze
 

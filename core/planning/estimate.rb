@@ -5,33 +5,44 @@ module Core
     # Live minutes a task takes, everything included (starting values of the studio's handbook; settings change
     # them). Every answer is a Breakdown: the total in whole grid steps and the lines it is made of.
     #
+    # A new eight by a method is talk, then passes slow (at 60 %) and at tempo, with a reset after each: 20 s for up to six
+    # dancers, 45 s above, 90 s with spots or props. The handbook's minutes hold for 110 beats a minute and a large group;
+    # another tempo or group scales them by what the passes then take.
+    #
     #   Estimate.new.learn(section).minutes  # => 35 for seven eights by "drill"
     class Estimate
       PRESETS = { "told_once" => 2, "drill" => 5, "layered" => 7, "many_passes" => 10 }.freeze
+      # Passes of a new eight by method: [slow, at tempo].
+      PASSES = { "told_once" => [0, 0], "drill" => [2, 2], "layered" => [3, 3], "many_passes" => [5, 4] }.freeze
+      TALK = 2.0
+      SLOW = 0.6
+      BPM = 110.0
       UNDER_ELEVEN = 1.5
-      RESET_SECONDS = { small: 20, large: 45 }.freeze
+      RESET_SECONDS = { small: 20, large: 45, spots: 90 }.freeze
       SMALL_GROUP = 6
       Breakdown = Struct.new(:minutes, :lines, keyword_init: true)
       Line = Struct.new(:what, :amount, :unit, keyword_init: true)
 
-      def initialize(grid: 5, under_eleven: false)
+      # factors: {choreographer => what their actual minutes came to, of what was estimated}.
+      def initialize(grid: 5, under_eleven: false, factors: {})
         @grid = grid
         @age = under_eleven ? UNDER_ELEVEN : 1.0
+        @factors = factors
       end
 
       # New material of a section, or only the share of it that is not yet there.
-      def learn(section, left: 1.0)
+      def learn(section, left: 1.0, bpm: BPM, people: nil)
         return fixed(section.minutes * left) if section.minutes
 
-        teach(section, section.eights, left)
+        teach(section, section.eights, left, bpm, people)
       end
 
       # The eights that differ, plus one pass of both endings back to back (2 minutes).
-      def difference(section, counts) = up(teach(section, counts / 8.0, 1.0), "both endings back to back", 2)
+      def difference(section, counts, bpm: BPM, people: nil) = up(teach(section, counts / 8.0, 1.0, bpm, people), "both endings back to back", 2)
 
       # Two eights across the seam: talk, then so many passes with resets.
       def join(bpm:, people:, passes: 4)
-        dance = passes * (16 * 60 / bpm / 0.6)
+        dance = passes * (16 * 60 / bpm / SLOW)
         together([["talk it through", 2], ["#{passes} slow passes of two eights", dance / 60], ["resets", passes * reset(people) / 60.0]])
       end
 
@@ -40,16 +51,34 @@ module Core
         together([["#{passes} × #{(seconds / 60.0).round(1)} min", passes * seconds / 60.0], ["resets", passes * reset(people) / 60.0], ["notes", notes]])
       end
 
+      # Known steps put onto groups and spots: walk it, then two passes with the long resets that spots take.
+      def place(seconds)
+        together([["walk the spots", 4], ["2 slow passes", 2 * seconds / 60.0 / SLOW], ["resets", 2 * RESET_SECONDS[:spots] / 60.0]])
+      end
+
+      # What one new eight is made of, in minutes: [[what, minutes], …].
+      def one_eight(method, bpm: BPM, people: nil)
+        slow, tempo = PASSES.fetch(method, PASSES["drill"])
+        eight = 8 / bpm.to_f
+        [["talk", TALK], ["#{slow} slow passes", slow * eight / SLOW], ["#{tempo} passes at tempo", tempo * eight], ["resets", (slow + tempo) * reset(people || SMALL_GROUP + 1) / 60.0]]
+      end
+
       private
 
-      def teach(section, eights, left)
+      def teach(section, eights, left, bpm, people)
         per_eight = PRESETS.fetch(section.method, 5)
-        minutes = eights * per_eight * section.difficulty * @age * left
-        lines = [Line.new(what: "new eights", amount: (eights * left).round(1), unit: "eights"),
-                 Line.new(what: section.method, amount: per_eight, unit: "min each"),
+        scale = one_eight(section.method, bpm:, people:).sum(&:last) / one_eight(section.method).sum(&:last)
+        factor = @factors.fetch(section.choreographer, 1.0)
+        minutes = eights * per_eight * scale * section.difficulty * @age * factor * left
+        lines = [Line.new(what: "new eights", amount: (eights * left).round(1), unit: "eights"), Line.new(what: section.method, amount: per_eight, unit: "min each"),
                  Line.new(what: "difficulty", amount: section.difficulty, unit: "×")]
-        lines << Line.new(what: "under eleven", amount: @age, unit: "×") if @age > 1
-        Breakdown.new(minutes: round_up(minutes), lines:)
+        Breakdown.new(minutes: [round_up(minutes), @grid].max, lines: lines + beside(scale, factor))
+      end
+
+      # Factors that are not one.
+      def beside(scale, factor)
+        { "under eleven" => @age, "this tempo and group" => scale.round(2), "as this teacher's rehearsals came out" => factor.round(2) }.reject { |_, by| (by - 1).abs < 0.01 }
+                                                                                                                               .map { |what, amount| Line.new(what:, amount:, unit: "×") }
       end
 
       def up(breakdown, what, minutes)
@@ -61,7 +90,7 @@ module Core
         Breakdown.new(minutes: round_up(parts.sum(&:last)), lines:)
       end
 
-      def fixed(minutes) = Breakdown.new(minutes: round_up(minutes), lines: [Line.new(what: "set by hand", amount: minutes.round, unit: "min")])
+      def fixed(minutes) = Breakdown.new(minutes: [round_up(minutes), @grid].max, lines: [Line.new(what: "set by hand", amount: minutes.round, unit: "min")])
       def reset(people) = RESET_SECONDS.fetch(people > SMALL_GROUP ? :large : :small)
       def round_up(minutes) = (minutes.fdiv(@grid) - 1e-9).ceil * @grid
     end

@@ -32,23 +32,67 @@ module Records
       # Rehearsals still ahead.
       def open = rehearsals.reject { |rehearsal| past?(rehearsal) }
 
+      def past?(rehearsal)
+        ([rehearsal.date, rehearsal.start_minute] <=> [@now.to_date, (@now.hour * 60) + @now.min]) <= 0
+      end
+
       # tasks: [Core::Planning::Task] whose people are row ids; answers the Problem with text ids.
       def problem(tasks, hazards: [])
         named = tasks.map { |task| task.with(dancers: ids(task.dancers), choreographers: ids(task.choreographers)) }
         windows = open.map { |rehearsal| window(rehearsal, hazards) }
         Planning::Problem.new(windows: windows.select { |w| w.minutes >= GRID }, tasks: named, grid: GRID, max_continuous: @care.max_continuous,
                               break_minutes: @care.rest, dancers: named.flat_map(&:dancers).uniq.sort,
-                              choreographers: named.flat_map(&:choreographers).uniq.sort, unavailable: unavailable,
+                              choreographers: named.flat_map(&:choreographers).uniq.sort, unavailable: unavailable, rests: [[120, 15]], target_window: target&.then { |rehearsal| "w#{rehearsal.id}" },
                               limits: limits(named), most_new_eights: @studio.setting("new_eights"), show_date: @piece.show_date&.iso8601)
+      end
+
+      attr_reader :care
+
+      # Warm-up minutes before this piece's work.
+      def warm_up = @warm_up ||= @care.warm_up_for(@piece.sections.flat_map(&:hazards).uniq)
+
+      # Share of the rehearsals ahead that each person misses whole.
+      def away_shares
+        dates = open.map(&:date).uniq
+        return {} if dates.empty?
+
+        whole = (absences + visiting).select { |away| away[:from].nil? && away[:who].start_with?("p") }.uniq
+        whole.group_by { |away| away[:who][1..].to_i }.transform_values { |days| days.size.fdiv(dates.size) }
+      end
+
+      # The last rehearsal by which the full runs should be done: some days before the show (a setting of the piece).
+      def target
+        return unless @piece.show_date
+
+        by = @piece.show_date - @piece.setting("ready_days").to_i
+        open.select { |rehearsal| rehearsal.date <= by }.last
+      end
+
+      # A plan's slots ahead as placements of its tasks.
+      def placements(plan)
+        return [] unless plan
+
+        windows = open.index_by(&:id)
+        plan.slots.select { |slot| slot.work? && windows.key?(slot.rehearsal_id) }.map { |slot| placement(slot, windows[slot.rehearsal_id]) }
+      end
+
+      # Slots of the standing plan that stay where they are.
+      def pinned = placements(@piece.latest_plan).select { |each| pinned_keys.include?([each.task, each.window[1..].to_i]) }
+      def pinned_keys = @pinned_keys ||= @piece.latest_plan ? @piece.latest_plan.slots.where(pinned: true).pluck(:task_key, :rehearsal_id) : []
+
+      # What each teacher's rehearsals came out at, of what was estimated.
+      def self.factors(studio)
+        rows = studio.slots.joins(:slot_people).where.not(actual_minutes: nil).where(kind: %w[learn make], slot_people: { role: "teacher" }).distinct.pluck("slot_people.person_id", "slots.id", :minutes, :actual_minutes)
+        rows.group_by(&:first).transform_values { |same| Planning::Actuals.factor(same.map { |row| row.last(2) }) }
       end
 
       private
 
-      def ids(people) = people.map { |id| Seasons.person(id) }
-
-      def past?(rehearsal)
-        ([rehearsal.date, rehearsal.start_minute] <=> [@now.to_date, (@now.hour * 60) + @now.min]) <= 0
+      def placement(slot, rehearsal)
+        Planning::Placement.new(task: slot.task_key, window: "w#{slot.rehearsal_id}", start: slot.start_minute - rehearsal.start_minute - warm_up, minutes: slot.minutes, room: "r#{slot.room_id}")
       end
+
+      def ids(people) = people.map { |id| Seasons.person(id) }
 
       def window(rehearsal, hazards)
         from = rehearsal.start_minute + @care.warm_up_for(hazards)
@@ -58,7 +102,17 @@ module Records
                              rooms: rehearsal.rooms.sort_by(&:id).map { |room| ["r#{room.id}", room.capacity] })
       end
 
-      def unavailable = [*absences, *visiting, *elsewhere]
+      def unavailable = [*absences, *visiting, *elsewhere, *too_late]
+
+      # Minors go home by the studio's latest hour.
+      def too_late
+        latest = @studio.setting("latest_finish")
+        late = open.select { |rehearsal| rehearsal.end_minute > latest }
+        return [] if late.empty?
+
+        minors = @studio.people.where(adult: false, dances: true).pluck(:id)
+        late.map(&:date).uniq.flat_map { |date| minors.map { |id| away(Seasons.person(id), date, latest, 1440) } }
+      end
 
       def absences
         dates = open.map(&:date).uniq

@@ -27,7 +27,7 @@ RSpec.describe "who may use which route", :web do
       base = { "piece" => piece.id, "token" => dancer_token, "number" => 1, "step" => "later", "kind" => "seated", "index" => 1, "which" => "opening", "absence" => absence.id, "/people:id" => dancer.id,
                "/rehearsals:id" => studio.rehearsals.first.id, "/rooms:id" => studio.rooms.first.id, "/memberships:id" => members["assistant"].id, "/studios:id" => studio.id,
                "/outbox:id" => studio.mails.create!(recipient: "a@example.org", subject: "s", body: "b").id, "plan" => plan.id }
-      base.merge("entry" => entry.id, "link" => piece.links.first.id, "section" => piece.sections.first.id, "group" => piece.groups.first.id,
+      base.merge("entry" => entry.id, "slot" => plan.slots.find(&:work?).id, "link" => piece.links.first.id, "section" => piece.sections.first.id, "group" => piece.groups.first.id,
 "correction" => piece.sections.first.corrections.create!(studio:, text: "soft knees", by_name: "M").id,
                  "word" => studio.own_steps.create!(name: "wiggle", like: "hip").id)
     end
@@ -48,7 +48,7 @@ RSpec.describe "who may use which route", :web do
   def dancer_token = dancer.person_links.issue(studio_id: studio.id).last
 
   def concrete(rule)
-    under = { "ticks" => "entry", "links" => "link", "sections" => "section", "groups" => "group", "plans" => "plan", "names" => "word",
+    under = { "ticks" => "entry", "links" => "link", "sections" => "section", "groups" => "group", "plans" => "plan", "names" => "word", "slots" => "slot",
 "corrections" => "correction" }[rule.path[%r{\A/pieces/:piece/(\w+)/:id}, 1]]
     path = path_for(under ? rule.path.sub(":id", ":#{under}") : rule.path)
     return "#{path}?state=weight&n=0" if rule.path.end_with?("/mend")
@@ -58,7 +58,7 @@ RSpec.describe "who may use which route", :web do
 
   def try(rule, path)
     Records::Base.transaction(requires_new: true) do
-      rule.verb == :get ? get(path) : send_form(path, { "section" => piece.sections.first.id })
+      rule.verb == :get ? get(path) : send_form(path, { "section" => piece.sections.first.id, "way" => "repair", "change" => "passes", "passes" => "fewer", "rehearsal" => studio.rehearsals.last.id })
       raise ActiveRecord::Rollback
     end
     last_response.status

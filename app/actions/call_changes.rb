@@ -1,0 +1,54 @@
+# frozen_string_literal: true
+
+module App
+  module Actions
+    # What one plan changes of another for each person, rehearsal by rehearsal: new calls, cancelled ones, other times.
+    class CallChanges
+      Change = Struct.new(:kind, :date, :before, :after, keyword_init: true) do
+        def text = I18n.t("call_changes.#{kind}", day: Pages::Dates.day(date), before: CallChanges.span(before), after: CallChanges.span(after))
+      end
+
+      def self.span(times) = times && "#{Formats::Times.clock(times.first)} – #{Formats::Times.clock(times.last)}"
+
+      # old: the plan people know, or nil; only rehearsals from a day on.
+      def initialize(piece, old, new, from)
+        @piece = piece
+        @old = old
+        @new = new
+        @from = from
+      end
+
+      # {person id => [Change]}, in order of dates.
+      def all
+        before = calls(@old)
+        after = calls(@new)
+        changes = (before.keys | after.keys).filter_map { |key| (change = change(key, before[key], after[key])) && [key.first, change] }
+        changes.group_by(&:first).transform_values { |pairs| pairs.map(&:last).sort_by(&:date) }
+      end
+
+      # {rehearsal id => {person id => Change}}.
+      def by_rehearsal
+        before = calls(@old)
+        after = calls(@new)
+        (before.keys | after.keys).each_with_object(Hash.new { |hash, id| hash[id] = {} }) { |key, found| (change = change(key, before[key], after[key])) && found[key[1]][key[0]] = change }
+      end
+
+      private
+
+      def change((_, _, date), before, after)
+        return if before == after
+
+        Change.new(kind: before.nil? ? :new_call : (after.nil? ? :cancelled : :shifted), date:, before:, after:)
+      end
+
+      # {[person, rehearsal, date] => [first minute, last minute]}.
+      def calls(plan)
+        return {} unless plan
+
+        rows = Records::SlotPerson.joins("JOIN slots ON slots.id = slot_people.slot_id JOIN rehearsals ON rehearsals.id = slots.rehearsal_id").where(studio_id: @piece.studio_id, slots: { plan_id: plan.id })
+                                  .where(rehearsals: { cancelled_at: nil, date: @from.. }).pluck("slot_people.person_id", "rehearsals.id", "rehearsals.date", "slots.start_minute", "slots.minutes")
+        rows.group_by { |row| row.first(3) }.transform_values { |same| [same.map { |row| row[3] }.min, same.map { |row| row[3] + row[4] }.max] }
+      end
+    end
+  end
+end

@@ -1,0 +1,80 @@
+# frozen_string_literal: true
+
+module App
+  module Actions
+    # Moves a slot of a plan to another rehearsal (to the first place there that breaks nothing), or says what would break.
+    # A plan that people were told is not touched: the slot is moved in a draft made from it.
+    class MoveSlot
+      Planning = Core::Planning
+      private_constant :Planning
+
+      def initialize(slot, rehearsal, account, now)
+        @slot = slot
+        @account = account
+        @plan = slot.plan
+        @piece = @plan.piece
+        @rehearsal = rehearsal
+        @now = now
+      end
+
+      # Value: [start minute of the day, room id].
+      def run
+        return Result.no({ base: I18n.t("moves.past") }) unless [@rehearsal, @slot.rehearsal].all? { |each| season.open.include?(each) }
+        return Result.no({ base: I18n.t("moves.pinned") }) if @slot.pinned
+
+        check = Planning::MoveCheck.new(problem, placements)
+        found = check.place("slot-#{@slot.id}", "w#{@rehearsal.id}")
+        return Result.no({ base: I18n.t("moves.breaks", why: reasons(check)) }) unless found
+
+        Result.ok(save(found))
+      end
+
+      private
+
+      def season = @season ||= Records::Mapping::Seasons.new(@piece, now: @now)
+      def slots = @slots ||= @plan.slots.includes(:slot_people, :rehearsal).select { |slot| slot.work? && season.open.include?(slot.rehearsal) }
+
+      # Every slot is a task of its own here.
+      def problem
+        @problem ||= season.problem(slots.map { |slot| task(slot) }, hazards: @piece.sections.flat_map(&:hazards).uniq)
+      end
+
+      def task(slot)
+        people = slot.slot_people.group_by(&:role).transform_values { |called| called.map(&:person_id) }
+        after, after_window = @plan.result.fetch("waits", {}).fetch(slot.task_key, [[], []])
+        Planning::Task.new(id: "slot-#{slot.id}", kind: slot.kind, minutes: slot.minutes, dancers: people.fetch("dancer", []), choreographers: people.fetch("teacher", []),
+                           after: keyed(after), after_window: keyed(after_window), title: slot.title)
+      end
+
+      def keyed(keys) = slots.select { |slot| keys.include?(slot.task_key) }.map { |slot| "slot-#{slot.id}" }
+
+      def placements
+        windows = problem.windows.to_h { |window| [window.id, window] }
+        slots.filter_map do |slot|
+          window = windows["w#{slot.rehearsal_id}"] or next
+          Planning::Placement.new(task: "slot-#{slot.id}", window: window.id, start: slot.start_minute - window.start, minutes: slot.minutes, room: "r#{slot.room_id}")
+        end
+      end
+
+      def reasons(check)
+        people = @piece.studio.people.pluck(:id, :name).to_h { |id, name| [Records::Mapping::Seasons.person(id), name] }
+        titles = slots.to_h { |slot| ["slot-#{slot.id}", slot.title] }
+        check.breaks.map { |found| I18n.t("moves.#{found.kind}", names: list(found.who.map { |id| people.fetch(id, id) }), tasks: list(found.tasks.map { |id| titles.fetch(id, id) })) }.join(" ")
+      end
+
+      def list(words) = words.size > 3 ? "#{words.first(3).join(', ')} and #{words.size - 3} more" : words.to_sentence
+
+      def save(found)
+        window = problem.windows.find { |each| each.id == found.window }
+        Records::Plan.transaction do
+          @plan, @slot = DraftOf.new(@piece, @account).of(@slot)
+          @plan.lock!
+          @slot.update!(rehearsal: @rehearsal, start_minute: window.start + found.start, room_id: found.room[1..].to_i)
+          Frames.new(@plan, season).redo([@slot.rehearsal_id_before_last_save, @rehearsal.id].compact.uniq)
+          @plan.touch
+        end
+        [@slot.start_minute, @slot.room_id]
+      end
+    end
+  end
+end

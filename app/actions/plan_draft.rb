@@ -1,0 +1,61 @@
+# frozen_string_literal: true
+
+module App
+  module Actions
+    # What a plan of a piece is made from: its tasks by a school, and the season as a problem. A variation changes one thing
+    # to see what it would do (see Variation).
+    class PlanDraft
+      Planning = Core::Planning
+      private_constant :Planning
+
+      attr_reader :piece, :now, :variation
+
+      def initialize(piece, now, variation: Variation::NONE)
+        @piece = piece
+        @studio = piece.studio
+        @now = now
+        @variation = variation
+      end
+
+      def school = variation.school || piece.setting("school")
+      def work = @work ||= variation.work(Records::Mapping::Works.load(piece))
+      def items = @items ||= Items.of(piece, work)
+      def season = @season ||= Records::Mapping::Seasons.new(piece, now:)
+
+      def tasks
+        @tasks ||= variation.tasks(Planning::Schools::ALL.fetch(school, Planning::Schools::AddOn).new(work, items:, progress: Records::Mapping::Learnings.progress(piece), estimate:, **wishes).tasks)
+      end
+
+      def problem(**more)
+        @problem ||= variation.problem(season.problem(tasks, hazards:))
+        more.empty? ? @problem : @problem.with(**more)
+      end
+
+      def hazards = work.sections.flat_map(&:hazards).uniq
+
+      # Names of people, tasks and rehearsals, for sentences.
+      def names
+        @names ||= { **@studio.people.pluck(:id, :name).to_h { |id, name| [Records::Mapping::Seasons.person(id), name] }, **tasks.to_h { |task| [task.id, PlanTitles.of(task)] },
+                     **season.rehearsals.to_h { |rehearsal| ["w#{rehearsal.id}", Pages::Dates.day(rehearsal.date)] } }
+      end
+
+      # Slots of the standing plan that lie behind us.
+      def past_slots
+        @past_slots ||= begin
+          plan ? plan.slots.includes(:slot_people, :rehearsal).select { |slot| slot.rehearsal.cancelled_at.nil? && season.past?(slot.rehearsal) } : []
+        end
+      end
+
+      # The plan people were told, else the newest.
+      def plan = @plan ||= piece.published_plan || piece.latest_plan
+
+      private
+
+      def estimate = Planning::Estimate.new(under_eleven: @studio.setting("under_eleven"), factors: Records::Mapping::Seasons.factors(@studio))
+
+      def wishes
+        { runs: piece.setting("full_runs"), done_runs: past_slots.count { |slot| slot.kind == "run" }, away: season.away_shares, cleaning: piece.setting("cleaning"), today: now.to_date }
+      end
+    end
+  end
+end

@@ -1,0 +1,29 @@
+# frozen_string_literal: true
+
+module App
+  module Actions
+    # What of a plan is kept beside its slots: what found no place and why, what would help, what waits for what, figures.
+    class PlanResult
+      def initialize(draft, plan)
+        @draft = draft
+        @plan = plan
+        @tasks = draft.tasks.to_h { |task| [task.id, task] }
+      end
+
+      def to_h
+        { "unplaced" => unplaced, "reasons" => sentences, "proven" => @plan.proven_impossible?, "repairs" => @plan.repairs.map { |repair| Core::Planning::RepairWriter.new(@draft.names).text(repair) },
+          "minutes" => @draft.tasks.sum(&:minutes), "rehearsals" => @draft.problem.windows.size, "made_at" => @draft.now.iso8601, "cost" => @plan.cost, "school" => @draft.school, "ready" => ready,
+          "waiting" => @plan.calls.sum(&:waiting), "waits" => waits, "changes" => @plan.changes&.to_h&.transform_keys(&:to_s) }.compact
+      end
+
+      private
+
+      def ready = @draft.problem.windows.find { |window| window.id == @plan.ready_window }&.date
+      def unplaced = @plan.unplaced.map { |id, minutes| { "task" => id, "title" => PlanTitles.of(@tasks[id]), "minutes" => minutes } }
+      def sentences = @plan.reasons.map { |reason| Core::Planning::ReasonWriter.new(@draft.names).text(reason) }
+
+      # {task => [what it comes after, what it comes a rehearsal after]}.
+      def waits = @draft.tasks.reject { |task| task.before.empty? }.to_h { |task| [task.id, [task.after, task.after_window]] }
+    end
+  end
+end

@@ -1,0 +1,102 @@
+# frozen_string_literal: true
+
+module App
+  module Actions
+    # One thing changed, to see what a plan would then be: another school, a rehearsal more or less, somebody free, fewer or
+    # more passes, another teacher of a section. It can also be done for good.
+    class Variation
+      KINDS = %w[school without extra freed passes teacher].freeze
+      PASSES = { "fewer" => 0.8, "more" => 1.2 }.freeze
+
+      # params: what the form sends; nothing chosen is no variation.
+      def initialize(piece, params)
+        @piece = piece
+        @studio = piece&.studio
+        @params = params
+        @kind = KINDS.find { |kind| kind == params["change"] }
+      end
+
+      NONE = new(nil, {})
+
+      attr_reader :kind
+
+      def school = (@params["school"].presence_in(Core::Planning::Schools::ALL.keys) if kind == "school")
+      def rehearsal = @rehearsal ||= (@studio.rehearsals.standing.find_by(id: id("rehearsal")) if kind == "without")
+      def person = @person ||= (@studio.people.find_by(id: id("person")) if kind == "freed")
+      def section = @section ||= (@piece.sections.find_by(id: id("section")) if kind == "teacher")
+      def teacher = @teacher ||= (@studio.people.choreographers.find_by(id: id("teacher")) if kind == "teacher")
+      def passes = (PASSES[@params["passes"]] if kind == "passes")
+
+      # Whether enough was said to do it.
+      def valid? = !kind.nil? && [school, rehearsal, extra, person, passes, (section && teacher)].any?
+
+      def text
+        case kind
+        when "school" then I18n.t("schools.#{school}.name")
+        when "without" then I18n.t("what_if.without", day: Pages::Dates.day(rehearsal.date))
+        when "extra" then I18n.t("what_if.extra", day: Pages::Dates.day(Date.iso8601(extra.date)), from: @params["start"], to: @params["end"])
+        when "freed" then I18n.t("what_if.freed", name: person.name)
+        when "passes" then I18n.t("what_if.passes.#{@params['passes']}")
+        else I18n.t("what_if.teacher", section: section.name, name: teacher.name)
+        end
+      end
+
+      def work(work)
+        return work unless kind == "teacher" && valid?
+
+        Core::Joins::Edit.section(work, section.id) { |each| each.with(choreographer: teacher.id) }
+      end
+
+      def tasks(tasks)
+        return tasks unless passes
+
+        tasks.map { |task| task.split ? task.with(minutes: [(task.minutes * passes / 5).ceil * 5, 5].max) : task }
+      end
+
+      def problem(problem)
+        return problem.with(windows: problem.windows.reject { |window| window.id == "w#{rehearsal.id}" }) if rehearsal
+        return problem.with(windows: (problem.windows + [extra]).sort_by { |window| [window.day, window.start] }) if extra
+        return problem unless person
+
+        problem.with(unavailable: problem.unavailable.reject { |away| away[:who] == Records::Mapping::Seasons.person(person.id) })
+      end
+
+      # Does it for good (a school is the plan's own; passes are a wish of the piece).
+      def accept
+        case kind
+        when "school" then @piece.update!(settings: @piece.settings.merge("school" => school))
+        when "without" then rehearsal.update!(cancelled_at: Clock.now)
+        when "extra" then AddRehearsals.new(@studio, { "single" => extra.date, "start" => @params["start"], "end" => @params["end"], "rooms" => @studio.rooms.open.ids.map(&:to_s) }).run
+        when "freed" then free
+        when "passes" then @piece.sections.each { |row| row.update!(difficulty: (row.difficulty * passes).clamp(0.7, 1.6).round(2)) }
+        else section.update!(choreographer: teacher)
+        end
+        @piece.reload.touch
+      end
+
+      private
+
+      def id(name) = @params[name].to_s[/\A\d{1,18}\z/] || -1
+
+      # Somebody comes after all: what they had said of the dates ahead is taken out.
+      def free
+        person.absences.where(to_date: Clock.now.to_date..).destroy_all
+        person.visits.where(date: Clock.now.to_date..).destroy_all
+      end
+
+      # A further rehearsal in all rooms, its warm-up and cool-down taken off.
+      def extra
+        return unless kind == "extra"
+
+        @extra ||= begin
+          date = Date.iso8601(@params["date"].to_s)
+          from, to = [@params["start"], @params["end"]].map { |text| Formats::Times.minutes(text) }
+          care = Records::Mapping::Seasons.care(@studio)
+          from && to && to - from > 60 ? Core::Planning::Window.new(id: "extra", date: date.iso8601, start: from + care.long_warm_up, finish: to - care.cool_down, rooms: @studio.rooms.open.map { |room| ["r#{room.id}", room.capacity] }) : nil
+        rescue Date::Error
+          nil
+        end
+      end
+    end
+  end
+end

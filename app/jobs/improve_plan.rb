@@ -1,0 +1,64 @@
+# frozen_string_literal: true
+
+module App
+  module Jobs
+    # Goes on looking for a better plan than the first one, and puts it in its place where nobody has touched or told that
+    # one meanwhile. Progress is kept on the plan's row; whoever asks to stop is heard there. Running it again is harmless.
+    class ImprovePlan < Que::Job
+      EFFORT = "long"
+      EVERY = 0.5
+
+      def run(studio_id, plan_id)
+        @plans = Records::Studio.find_by(id: studio_id)&.plans
+        @row = @plans&.find_by(id: plan_id)
+        return if @row.nil? || @row.published? || !%w[waiting running].include?(@row.search["state"])
+
+        @version = @row.lock_version
+        note("state" => "running", "at" => Clock.now.iso8601)
+        search
+      end
+
+      private
+
+      def search
+        piece = @row.piece
+        draft = Actions::PlanDraft.new(piece, piece.studio.local(Clock.now))
+        maker = Actions::MakePlan.new(piece, nil, draft.now, way: @row.search["way"], effort: EFFORT, draft:)
+        plan = maker.solve(stop: -> { stop? }, progress: ->(unplaced, ready, share) { note("unplaced" => unplaced, "ready" => draft.problem.windows[ready]&.date, "share" => share) })
+        found = better?(plan, draft) && take(plan, draft, piece)
+        note("state" => "done", "better" => found, "share" => 1)
+      end
+
+      # The row is asked twice a second at the most.
+      def stop?
+        return @stopped if @asked && Process.clock_gettime(Process::CLOCK_MONOTONIC) - @asked < EVERY
+
+        @asked = Process.clock_gettime(Process::CLOCK_MONOTONIC)
+        @stopped = @plans.where(id: @row.id).pick(Arel.sql("search->>'state'")) == "stopping"
+      end
+
+      def better?(plan, draft)
+        now = @row.result
+        ([plan.unplaced_minutes, ready_date(plan, draft), plan.cost] <=> [now_unplaced, now["ready"].to_s, now["cost"]]).negative?
+      end
+
+      def now_unplaced = @row.result.fetch("unplaced", []).sum { |task| task["minutes"] }
+      def ready_date(plan, draft) = draft.problem.windows.find { |window| window.id == plan.ready_window }&.date.to_s
+
+      def take(plan, draft, piece)
+        Records::Plan.transaction do
+          @row.lock!
+          next false if @row.lock_version != @version || @row.published?
+
+          Actions::SavePlan.new(piece, nil, plan, draft.tasks, kept: [], result: Actions::PlanResult.new(draft, plan).to_h, pinned: draft.season.pinned_keys).replace(@row)
+          true
+        end
+      end
+
+      def note(facts)
+        @row.reload
+        @row.update_columns(search: @row.search.merge(facts)) unless @row.search["state"] == "stopping" && facts["state"].nil?
+      end
+    end
+  end
+end

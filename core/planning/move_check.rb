@@ -1,0 +1,94 @@
+# frozen_string_literal: true
+
+module Core
+  module Planning
+    # Whether one placed task can go to another window: the first place there that breaks nothing, or what breaks.
+    class MoveCheck
+      # kind: :away, :busy, :room, :before (something it waits for comes later), :after (something waits for it), :rest or
+      # :long; who: ids of people; tasks: ids.
+      Break = Struct.new(:kind, :who, :tasks, keyword_init: true)
+      attr_reader :breaks
+
+      # placements: of all tasks of the problem, as they are now.
+      def initialize(problem, placements)
+        @frame = Frame.new(problem)
+        @table = Table.new(@frame)
+        @windows = @frame.windows.each_with_index.to_h { |window, i| [window.id, i] }
+        @grid = problem.grid
+        @breaks = []
+        placements.each { |placement| put(placement) }
+      end
+
+      # Placement of the task in a window, or nil; then breaks says why.
+      def place(task, window)
+        job = @frame.job(task)
+        at = @windows[window]
+        return refuse([Break.new(kind: :long, who: [], tasks: [task])]) unless job && at && job.steps <= @frame.steps[at]
+
+        @table.take(job)
+        found(job, at) || refuse(reasons(job, at))
+      end
+
+      private
+
+      def put(placement)
+        job = @frame.job(placement.task)
+        window = @windows[placement.window]
+        room = window && @frame.windows[window].rooms.index { |id, _| id == placement.room }
+        start = placement.start / @grid
+        @table.put(job, window, start, placement.minutes / @grid, room) if job && room && start >= 0 && start + (placement.minutes / @grid) <= @frame.steps[window]
+      end
+
+      def found(job, window)
+        low, high = Places.new(@table).bounds(job, @frame.steps.size - 1)
+        return unless low
+
+        return if low / Table::TIME > window
+
+        from = low / Table::TIME == window ? low % Table::TIME : 0
+        start = Places.new(@table).next_start(job, window, from, job.steps) or return
+        return if (window * Table::TIME) + start + job.steps > high
+
+        Placement.new(task: job.id, window: @frame.windows[window].id, start: start * @grid, minutes: job.steps * @grid, room: @frame.windows[window].rooms[@table.room_at(job, window, start, job.steps)].first)
+      end
+
+      def refuse(found)
+        @breaks = found
+        nil
+      end
+
+      def reasons(job, window)
+        found = [away(job, window), room(job, window), waits(job, window), wanted(job, window), busy(job, window)].compact
+        found.empty? ? [Break.new(kind: :rest, who: [], tasks: [job.id])] : found
+      end
+
+      def away(job, window)
+        return unless Table.runs(@frame.open(job, window), job.steps).zero?
+
+        gone = @frame.away[window].reduce(0, :|) & job.people
+        Break.new(kind: :away, who: ids(gone), tasks: [])
+      end
+
+      def room(job, window) = @frame.rooms(job, window).empty? || @table.room_starts(job, window, job.steps).zero? ? Break.new(kind: :room, who: [], tasks: []) : nil
+
+      def waits(job, window)
+        late = (job.after + job.after_window).select { |i| (ends = @table.ends(@frame.jobs[i])) && ends / Table::TIME > window - (job.after_window.include?(i) ? 1 : 0) }
+        late.any? ? Break.new(kind: :before, who: [], tasks: late.map { |i| @frame.jobs[i].id }) : nil
+      end
+
+      def wanted(job, window)
+        early = (job.before + job.before_window).select { |i| (starts = @table.starts(@frame.jobs[i])) && starts / Table::TIME < window + (job.before_window.include?(i) ? 1 : 0) }
+        early.any? ? Break.new(kind: :after, who: [], tasks: early.map { |i| @frame.jobs[i].id }) : nil
+      end
+
+      def busy(job, window)
+        return unless Table.runs(@table.free(job, window), job.steps).zero?
+
+        others = @frame.jobs.select { |other| other != job && other.people.anybits?(job.people) && @table.blocks[other.at].any? { |block| block.window == window } }
+        Break.new(kind: :busy, who: ids(job.people & others.map(&:people).reduce(0, :|)), tasks: others.map(&:id))
+      end
+
+      def ids(set) = Values::Bits.to_a(set).map { |bit| @frame.people[bit] }
+    end
+  end
+end

@@ -1,0 +1,10 @@
+# frozen_string_literal: true
+
+module Records
+  # Whether somebody who was called came to a rehearsal.
+  class Attendance < Base
+    belongs_to :studio
+    belongs_to :rehearsal
+    belongs_to :person
+  end
+end
