@@ -38,7 +38,11 @@ module App
       def change((_, _, date), before, after)
         return if before == after
 
-        Change.new(kind: before.nil? ? :new_call : (after.nil? ? :cancelled : :shifted), date:, before:, after:)
+        Change.new(kind: if before.nil?
+                           :new_call
+                         else
+                           (after.nil? ? :cancelled : :shifted)
+                         end, date:, before:, after:)
       end
 
       # {[person, rehearsal, date] => [first minute, last minute]}.

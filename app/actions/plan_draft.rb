@@ -41,9 +41,7 @@ module App
 
       # Slots of the standing plan that lie behind us.
       def past_slots
-        @past_slots ||= begin
-          plan ? plan.slots.includes(:slot_people, :rehearsal).select { |slot| slot.rehearsal.cancelled_at.nil? && season.past?(slot.rehearsal) } : []
-        end
+        @past_slots ||= plan ? plan.slots.includes(:slot_people, :rehearsal).select { |slot| slot.rehearsal.cancelled_at.nil? && season.past?(slot.rehearsal) } : []
       end
 
       # The plan people were told, else the newest.

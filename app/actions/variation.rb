@@ -28,7 +28,7 @@ module App
       def passes = (PASSES[@params["passes"]] if kind == "passes")
 
       # Whether enough was said to do it.
-      def valid? = !kind.nil? && [school, rehearsal, extra, person, passes, (section && teacher)].any?
+      def valid? = !kind.nil? && [school, rehearsal, extra, person, passes, section && teacher].any?
 
       def text
         case kind
@@ -92,7 +92,11 @@ module App
           date = Date.iso8601(@params["date"].to_s)
           from, to = [@params["start"], @params["end"]].map { |text| Formats::Times.minutes(text) }
           care = Records::Mapping::Seasons.care(@studio)
-          from && to && to - from > 60 ? Core::Planning::Window.new(id: "extra", date: date.iso8601, start: from + care.long_warm_up, finish: to - care.cool_down, rooms: @studio.rooms.open.map { |room| ["r#{room.id}", room.capacity] }) : nil
+          if from && to && to - from > 60
+            Core::Planning::Window.new(id: "extra", date: date.iso8601, start: from + care.long_warm_up, finish: to - care.cool_down, rooms: @studio.rooms.open.map do |room|
+              ["r#{room.id}", room.capacity]
+            end)
+          end
         rescue Date::Error
           nil
         end

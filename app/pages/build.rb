@@ -38,7 +38,9 @@ module App
       # Where a slot can be dropped: one invisible column a rehearsal ahead.
       def columns_hit
         open = @page.open_rehearsals
-        columns.each_with_index.map { |rehearsal, i| open.include?(rehearsal) ? Svg.tag(:rect, x: SIDE + (step * i), y: HEAD, width: step, height: bottom - HEAD, class: "column", data_column: rehearsal.id) : "" }.join
+        columns.each_with_index.map do |rehearsal, i|
+          open.include?(rehearsal) ? Svg.tag(:rect, x: SIDE + (step * i), y: HEAD, width: step, height: bottom - HEAD, class: "column", data_column: rehearsal.id) : ""
+        end.join
       end
 
       # What makes a slot one that can be moved: only slots ahead, and only for directors.
@@ -102,7 +104,8 @@ module App
 
         cx = x(slot.rehearsal_id) + (step * 0.34)
         edge = y(slot.to_link)
-        Svg.tag(:g, Svg.title(tip(slot)) + Svg.tag(:circle, cx:, cy: edge - 3.5, r: 5.5, class: "seam") + Svg.tag(:circle, cx:, cy: edge + 3.5, r: 5.5, class: "seam"), class: "seam-slot#{pinned(slot)}", **handle(slot))
+        Svg.tag(:g, Svg.title(tip(slot)) + Svg.tag(:circle, cx:, cy: edge - 3.5, r: 5.5, class: "seam") + Svg.tag(:circle, cx:, cy: edge + 3.5, r: 5.5, class: "seam"), class: "seam-slot#{pinned(slot)}",
+**handle(slot))
       end
 
       def bar(slot, order)

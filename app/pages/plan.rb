@@ -52,16 +52,20 @@ module App
 
       def cancelled = slots.select { |slot| slot.work? && slot.rehearsal.cancelled_at && slot.rehearsal.date >= today }.map { |slot| I18n.t("plans.upset.cancelled", day: Dates.day(slot.rehearsal.date)) }.uniq
 
+      # Somebody is away though a slot ahead calls them.
       def absent
-        ahead = slots.select { |slot| open_rehearsals.include?(slot.rehearsal) }.group_by { |slot| slot.rehearsal.date }
-        called = Records::SlotPerson.where(studio_id: piece.studio_id, slot_id: ahead.values.flatten.map(&:id)).pluck(:slot_id, :person_id).group_by(&:last)
+        called = Records::SlotPerson.where(studio_id: piece.studio_id, slot_id: ahead.map(&:id)).pluck(:person_id, :slot_id).group_by(&:first).transform_values { |rows| rows.map(&:last) }
         piece.studio.absences.where(to_date: today..).flat_map do |away|
-          ids = called.fetch(away.person_id, []).map(&:first)
-          ahead.select { |date, same| date.between?(away.from_date, away.to_date) && same.any? { |slot| ids.include?(slot.id) && hit?(slot, away) } }.keys.map { |date| I18n.t("plans.upset.away", name: people[away.person_id]&.name, day: Dates.day(date)) }
+          own = ahead.select { |slot| called.fetch(away.person_id, []).include?(slot.id) && hit?(slot, away) }
+          own.map { |slot| slot.rehearsal.date }.uniq.map { |date| I18n.t("plans.upset.away", name: people[away.person_id]&.name, day: Dates.day(date)) }
         end
       end
 
-      def hit?(slot, away) = slot.start_minute < (away.to_minute || 1440) && (away.from_minute || 0) < slot.end_minute
+      def ahead = @ahead ||= slots.select { |slot| open_rehearsals.include?(slot.rehearsal) }
+
+      def hit?(slot, away)
+        slot.rehearsal.date.between?(away.from_date, away.to_date) && slot.start_minute < (away.to_minute || 1440) && (away.from_minute || 0) < slot.end_minute
+      end
 
       def burden_rows
         ids = slots.select { |slot| slot.work? && open_rehearsals.include?(slot.rehearsal) }.to_h { |slot| [slot.id, slot] }

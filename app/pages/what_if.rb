@@ -31,7 +31,7 @@ module App
       end
 
       # What changes for people against what they were told.
-      def changes = changed_plan.changes&.to_h || {}
+      def changes = changed_plan.changes.to_h
       def fields = asked.slice("change", "school", "rehearsal", "date", "start", "end", "person", "passes", "section", "teacher")
 
       private

@@ -48,7 +48,7 @@ module Core
       def spread(done, least, last)
         open = @calls.select { |items| items.anybits?(done) && items.anybits?(~done) }
         @durations.each_index do |item|
-          next if done[item] == 1 || (@after[item] & ~done).positive?
+          next if done[item] == 1 || @after[item].anybits?(~done)
 
           cost = least[done] + (@durations[item] * open.count { |items| items[item].zero? })
           set = done | (1 << item)
@@ -86,7 +86,7 @@ module Core
       def in_order
         done = 0
         Array.new(@durations.size) do
-          item = @durations.each_index.find { |i| done[i].zero? && (@after[i] & ~done).zero? }
+          item = @durations.each_index.find { |i| done[i].zero? && @after[i].nobits?(~done) }
           done |= 1 << item
           item
         end
@@ -94,7 +94,7 @@ module Core
 
       def allowed?(order)
         done = 0
-        order.all? { |item| (@after[item] & ~done).zero?.tap { done |= 1 << item } }
+        order.all? { |item| @after[item].nobits?(~done).tap { done |= 1 << item } }
       end
 
       def total(order) = @calls.sum { |items| wait(order, items) }

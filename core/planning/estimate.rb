@@ -60,7 +60,7 @@ module Core
       def one_eight(method, bpm: BPM, people: nil)
         slow, tempo = PASSES.fetch(method, PASSES["drill"])
         eight = 8 / bpm.to_f
-        [["talk", TALK], ["#{slow} slow passes", slow * eight / SLOW], ["#{tempo} passes at tempo", tempo * eight], ["resets", (slow + tempo) * reset(people || SMALL_GROUP + 1) / 60.0]]
+        [["talk", TALK], ["#{slow} slow passes", slow * eight / SLOW], ["#{tempo} passes at tempo", tempo * eight], ["resets", (slow + tempo) * reset(people || (SMALL_GROUP + 1)) / 60.0]]
       end
 
       private
@@ -78,7 +78,7 @@ module Core
       # Factors that are not one.
       def beside(scale, factor)
         { "under eleven" => @age, "this tempo and group" => scale.round(2), "as this teacher's rehearsals came out" => factor.round(2) }.reject { |_, by| (by - 1).abs < 0.01 }
-                                                                                                                               .map { |what, amount| Line.new(what:, amount:, unit: "×") }
+                                                                                                                                        .map { |what, amount| Line.new(what:, amount:, unit: "×") }
       end
 
       def up(breakdown, what, minutes)

@@ -116,7 +116,7 @@ module Core
 
       def open_steps(job, window)
         set = 0
-        @away[window].each_with_index { |gone, step| set |= 1 << step if (gone & job.people).zero? }
+        @away[window].each_with_index { |gone, step| set |= 1 << step if gone.nobits?(job.people) }
         set
       end
     end

@@ -29,7 +29,7 @@ module Core
         now = best = @score.of(@table)
         kept = snapshot
         made = iterations.times do |i|
-          break i if (until_placed && @table.unplaced.zero?) || ((i & 7).zero? && @stop.call)
+          break i if (until_placed && @table.unplaced.zero?) || (i.nobits?(7) && @stop.call)
 
           now, best, kept = step(now, best, kept, heat(i, iterations, best))
         end
@@ -109,7 +109,13 @@ module Core
       # Largest calls first, but nothing before what it waits for.
       def sorted(jobs, noise)
         by_tail = @early && @random.rand < 0.6
-        left = jobs.sort_by { |job| by_tail ? [job.urgent ? 0 : 1, -job.tail * (0.5 + noise[job]), job.at] : [0, -(job.steps * Values::Bits.count(job.people) * (0.5 + noise[job])), job.at] }
+        left = jobs.sort_by do |job|
+          if by_tail
+            [job.urgent ? 0 : 1, -job.tail * (0.5 + noise[job]), job.at]
+          else
+            [0, -(job.steps * Values::Bits.count(job.people) * (0.5 + noise[job])), job.at]
+          end
+        end
         done = []
         until left.empty?
           ready = left.find { |job| (job.after + job.after_window).none? { |i| left.any? { |other| other.at == i } } } || left.first

@@ -6,7 +6,7 @@ module Core
     # unplaced: {task id => minutes}.
     class Plan
       Call = Struct.new(:window, :who, :call, :release, :waiting, keyword_init: true)
-      attr_reader :placements, :unplaced, :reasons, :seed, :iterations, :ready_bound, :changes, :stopped_by, :repairs
+      attr_reader :placements, :unplaced, :reasons, :seed, :iterations, :ready_bound, :changes, :stopped_by, :repairs, :problem
 
       # changes: Changes::Count against an earlier plan; repairs: [Repairs::Repair] that were tried and work.
       def initialize(problem, placements, unplaced: {}, reasons: [], seed: 0, iterations: 0, ready_bound: nil, changes: nil, stopped_by: "iterations", proven_impossible: false, repairs: [])
@@ -27,7 +27,6 @@ module Core
 
       def complete? = unplaced.empty?
       def proven_impossible? = @proven_impossible
-      attr_reader :problem
 
       # The same plan with repairs that were tried.
       def with_repairs(repairs) = dup.tap { |plan| plan.instance_variable_set(:@repairs, repairs) }

@@ -29,7 +29,8 @@ module Core
         away = Array(reason.who)
         return "No rehearsal is long enough for #{list(reason.tasks)}: it needs #{reason.need} minutes in one piece, the longest is #{reason.have}." if away.empty?
 
-        "No rehearsal has everybody together long enough for #{list(reason.tasks)}: it needs #{reason.need} minutes in one piece, the longest is #{reason.have}, when #{list(away)} #{away.size > 1 ? 'are' : 'is'} away."
+        "No rehearsal has everybody together long enough for #{list(reason.tasks)}: it needs #{reason.need} minutes in one piece, " \
+          "the longest is #{reason.have}, when #{list(away)} #{away.size > 1 ? 'are' : 'is'} away."
       end
 
       def room(reason)

@@ -137,7 +137,7 @@ module Core
         @week_steps[@frame.weeks[window]] += sign * steps
         job.fresh.each { |who| @fresh[window][who] += sign * job.rate * steps } if job.rate.positive?
         date = @frame.dates[window]
-        @frame.limits(date).each { |bit, _| @spent[[date, bit]] += sign * steps if job.people[bit] == 1 }
+        @frame.limits(date).map(&:first).each { |bit| @spent[[date, bit]] += sign * steps if job.people[bit] == 1 }
       end
 
       def within_limits?(job, window, steps)

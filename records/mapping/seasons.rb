@@ -65,7 +65,7 @@ module Records
         return unless @piece.show_date
 
         by = @piece.show_date - @piece.setting("ready_days").to_i
-        open.select { |rehearsal| rehearsal.date <= by }.last
+        open.reverse.find { |rehearsal| rehearsal.date <= by }
       end
 
       # A plan's slots ahead as placements of its tasks.
@@ -82,7 +82,8 @@ module Records
 
       # What each teacher's rehearsals came out at, of what was estimated.
       def self.factors(studio)
-        rows = studio.slots.joins(:slot_people).where.not(actual_minutes: nil).where(kind: %w[learn make], slot_people: { role: "teacher" }).distinct.pluck("slot_people.person_id", "slots.id", :minutes, :actual_minutes)
+        rows = studio.slots.joins(:slot_people).where.not(actual_minutes: nil).where(kind: %w[learn make], slot_people: { role: "teacher" }).distinct.pluck("slot_people.person_id", "slots.id", :minutes,
+:actual_minutes)
         rows.group_by(&:first).transform_values { |same| Planning::Actuals.factor(same.map { |row| row.last(2) }) }
       end
 

@@ -1,6 +1,7 @@
 # frozen_string_literal: true
 
 require "support/plan_validator"
+require "support/enumerated_plans"
 
 # What the solver answers beside a plan that breaks no rule: how good it is, why it does not fit, what would make it fit,
 # and how little it disturbs.
@@ -14,50 +15,6 @@ RSpec.describe Core::Planning do
   def sentence(plan) = Core::Planning::ReasonWriter.new.text(plan.reasons.first)
   def faults(asked, plan) = PlanValidator.new(JSON.parse(Formats::PlanProblem.render(asked)), JSON.parse(Formats::PlanResult.render(plan, seconds: 0))).faults
 
-  # Every plan of few unsplit tasks in one room, tried: [ready window, cost] of the best; nil when none is complete.
-  class Enumerated
-    def initialize(asked)
-      @asked = asked
-      @tasks = asked.in_order
-      @best = nil
-    end
-
-    def best
-      place([])
-      @best
-    end
-
-    private
-
-    def place(done)
-      return judge(done) if done.size == @tasks.size
-
-      task = @tasks[done.size]
-      @asked.windows.each_index { |w| (0..(@asked.windows[w].minutes - task.minutes)).step(@asked.grid) { |start| place([*done, [task, w, start]]) if fits?(done, task, w, start) } }
-    end
-
-    def fits?(done, task, window, start)
-      return false if @asked.unavailable.any? { |away| task.people.include?(away[:who]) && away[:date] == @asked.windows[window].date }
-
-      done.all? do |other, w, s|
-        apart = w != window || s + other.minutes <= start || start + task.minutes <= s
-        apart && (!task.before.include?(other.id) || ([w, s + other.minutes] <=> [window, start]) <= 0) && (!task.after_window.include?(other.id) || w < window)
-      end
-    end
-
-    def judge(done)
-      last = done.select { |task, _, _| task.run? }.map { |_, w, _| w }.max || done.map { |_, w, _| w }.max
-      found = [last, cost(done)]
-      @best = found if @best.nil? || (found <=> @best).negative?
-    end
-
-    def cost(done)
-      done.flat_map { |task, w, s| task.people.map { |who| [[who, w], s, task.minutes] } }.group_by(&:first).sum do |_, own|
-        own.map { |_, s, m| s + m }.max - own.map { |_, s, _| s }.min - own.sum { |_, _, m| m } + @asked.trip_cost
-      end
-    end
-  end
-
   describe "how good a plan is" do
     def tiny(random)
       people = %w[a b c]
@@ -70,7 +27,7 @@ RSpec.describe Core::Planning do
       gaps = []
       each_case(12) do |random|
         asked = tiny(random)
-        exact = Enumerated.new(asked).best
+        exact = EnumeratedPlans.new(asked).best
         plan = solve(asked, effort: "normal")
         ready = plan.ready_window && asked.windows.index { |each| each.id == plan.ready_window }
         if exact.nil?
@@ -202,7 +159,10 @@ RSpec.describe Core::Planning do
     it "breaks no rule on any problem, with what happened in between" do
       each_case(25) do |random|
         people = %w[a b c d]
-        made = Array.new(5) { |i| task("t#{i}", i == 4 ? "run" : "learn", random.rand(2..8) * 5, dancers: people.sample(random.rand(1..4), random:), split: random.rand < 0.4, after: i.positive? && random.rand < 0.5 ? ["t#{i - 1}"] : []) }
+        made = Array.new(5) do |i|
+          task("t#{i}", i == 4 ? "run" : "learn", random.rand(2..8) * 5, dancers: people.sample(random.rand(1..4), random:), split: random.rand < 0.4,
+after: i.positive? && random.rand < 0.5 ? ["t#{i - 1}"] : [])
+        end
         first = problem(windows:, tasks: made)
         away = [{ who: people.sample(random:), date: windows.sample(random:).date, from: nil, to: nil }]
         asked = first.with(plan: solve(first).placements, unavailable: away.select { |entry| first.dancers.include?(entry[:who]) })

@@ -33,9 +33,7 @@ module Core
 
           links = (from..to).to_a
           add_reviews(links)
-          people = links.map { |index| @items.in_link(index) }.reduce([], :|)
-          push(kind: "chain", id: "chain-#{from}-#{to}", minutes: @estimate.chain(seconds(links), people: people.size, passes: 1).minutes, dancers: people,
-               choreographers: [@links[from - 1].section.choreographer].compact, links:, after: @tasks.map(&:id), title: chain_title(from, to))
+          push_chain(links, after: @tasks.map(&:id), teacher: @links[from - 1].section.choreographer)
         end
       end
     end

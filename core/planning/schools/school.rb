@@ -6,6 +6,8 @@ module Core
       # Root of the schools of building a piece: each is a list of tasks with what waits for what. Progress shortens what
       # is partly there and leaves out what is done; who is away for most of the season is caught up before the join.
       class School
+        include Runs
+
         ENOUGH = 0.8
         QUORUM = 0.8
         # Away for this share of the rehearsals: a learn goes ahead without them.
@@ -113,22 +115,28 @@ module Core
           return if join.repeat? || people.empty? || @progress.share(people, item.key, at: 2) >= ENOUGH
 
           bpm = @work.track.map.bpm_at(join.entering.start_beat)
-          add(kind: "join", id: "join-#{item.key}", item:, minutes: @estimate.join(bpm:, people: people.size).minutes, section: join.entering.section, links: [join.index, join.entering.index], after: around(join))
+          add(kind: "join", id: "join-#{item.key}", item:, minutes: @estimate.join(bpm:, people: people.size).minutes, section: join.entering.section, links: [join.index, join.entering.index],
+after: around(join))
         end
 
         def around(join) = [join.leaving, join.entering].flat_map { |placed| learned(placed.section) + different(placed) }
 
         # A chain over links from…to, after everything inside that is still to be done.
         def add_chain(from, to)
-          inside = @tasks.reject(&:run?).select { |task| task.links && task.links.min >= from && task.links.max <= to }
-          return if inside.empty? || @tasks.last.kind == "chain"
+          return if inside(from, to).empty? || @tasks.last.kind == "chain"
 
           links = (from..to).to_a
-          people = links.map { |index| @items.in_link(index) }.reduce([], :|)
           add_reviews(links)
-          waits = @tasks.reject(&:run?).select { |task| task.links && task.links.min >= from && task.links.max <= to }.map(&:id)
-          push(kind: "chain", id: "chain-#{from}-#{to}", minutes: @estimate.chain(seconds(links), people: people.size, passes: 1).minutes, dancers: people,
-               choreographers: [@links[to - 1].section.choreographer].compact, links:, after: waits, title: chain_title(from, to))
+          push_chain(links, after: inside(from, to).map(&:id), teacher: @links[to - 1].section.choreographer)
+        end
+
+        # Tasks that lie wholly within some links.
+        def inside(from, to) = @tasks.reject(&:run?).select { |task| task.links && task.links.min >= from && task.links.max <= to }
+
+        def push_chain(links, after:, teacher:)
+          people = links.map { |index| @items.in_link(index) }.reduce([], :|)
+          push(kind: "chain", id: "chain-#{links.first}-#{links.last}", minutes: @estimate.chain(seconds(links), people: people.size, passes: 1).minutes, dancers: people,
+               choreographers: [teacher].compact, links:, after:, title: chain_title(links.first, links.last))
         end
 
         def seconds(links) = links.sum { |index| @links[index - 1].seconds }
@@ -150,33 +158,6 @@ module Core
           placed = @links[item.links.first - 1]
           minutes = @estimate.chain(placed.seconds, people: @items.dancers(item).size, passes: 2, notes: 0).minutes
           add(kind: "review", id: "review-#{item.key}", item:, minutes:, section: placed.section, links: [placed.index])
-        end
-
-        # Full runs, each in a later rehearsal than the one before; cleaning after the first.
-        def add_runs
-          people = @links.map { |placed| @items.in_link(placed.index) }.reduce([], :|)
-          wanted = ["stumble", *Array.new([@runs - 1, 0].max) { |i| i < @runs / 2 ? "music" : "full_out" }].first(@runs)
-          before = @tasks.map(&:id)
-          wanted.drop(@done_runs).each_with_index do |kind, i|
-            add_run(kind, i + @done_runs + 1, people, before)
-            add_cleaning if i.zero?
-          end
-        end
-
-        def add_run(kind, number, people, before)
-          passes = kind == "stumble" ? 2 : 1
-          minutes = @estimate.chain(@work.order.length_seconds, people: people.size, passes:, notes: 5).minutes
-          push(kind: "run", id: "run-#{number}", minutes:, dancers: people, links: (1..@links.size).to_a, after: before, after_window: previous("run"), title: kind)
-        end
-
-        def add_cleaning
-          return if @cleaning.zero?
-
-          @links.uniq { |placed| placed.section.id }.each do |placed|
-            minutes = @estimate.learn(placed.section, left: @cleaning).minutes
-            item = @items.of_link(placed.index)
-            add(kind: "clean", id: "clean-#{item.key}", item:, minutes:, section: placed.section, links: [placed.index], after: learned(placed.section))
-          end
         end
 
         def learned(section) = ids("learn-s#{section.id}") + ids("place-s#{section.id}") + ids("catchup-s#{section.id}")

@@ -34,9 +34,7 @@ module Core
 
           links = (from..to).to_a
           add_reviews(links)
-          people = links.map { |index| @items.in_link(index) }.reduce([], :|)
-          push(kind: "chain", id: "chain-#{from}-#{to}", minutes: @estimate.chain(seconds(links), people: people.size, passes: 1).minutes, dancers: people,
-               choreographers: [@links[to - 1].section.choreographer].compact, links:, after: waits(links), title: chain_title(from, to))
+          push_chain(links, after: waits(links), teacher: @links[to - 1].section.choreographer)
         end
 
         # Everything inside: sections (wherever they were learned), differences, joins and smaller blocks.

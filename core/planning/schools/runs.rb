@@ -1,0 +1,39 @@
+# frozen_string_literal: true
+
+module Core
+  module Planning
+    module Schools
+      # The end of every school: full runs and cleaning.
+      module Runs
+        private
+
+        # Full runs, each in a later rehearsal than the one before; cleaning after the first.
+        def add_runs
+          people = @links.map { |placed| @items.in_link(placed.index) }.reduce([], :|)
+          wanted = ["stumble", *Array.new([@runs - 1, 0].max) { |i| i < @runs / 2 ? "music" : "full_out" }].first(@runs)
+          before = @tasks.map(&:id)
+          wanted.drop(@done_runs).each_with_index do |kind, i|
+            add_run(kind, i + @done_runs + 1, people, before)
+            add_cleaning if i.zero?
+          end
+        end
+
+        def add_run(kind, number, people, before)
+          passes = kind == "stumble" ? 2 : 1
+          minutes = @estimate.chain(@work.order.length_seconds, people: people.size, passes:, notes: 5).minutes
+          push(kind: "run", id: "run-#{number}", minutes:, dancers: people, links: (1..@links.size).to_a, after: before, after_window: previous("run"), title: kind)
+        end
+
+        def add_cleaning
+          return if @cleaning.zero?
+
+          @links.uniq { |placed| placed.section.id }.each do |placed|
+            minutes = @estimate.learn(placed.section, left: @cleaning).minutes
+            item = @items.of_link(placed.index)
+            add(kind: "clean", id: "clean-#{item.key}", item:, minutes:, section: placed.section, links: [placed.index], after: learned(placed.section))
+          end
+        end
+      end
+    end
+  end
+end

@@ -1,0 +1,92 @@
+# frozen_string_literal: true
+
+RSpec.describe Core::Planning::Schools do
+  let(:sections) { (1..4).map { |id| section(id, 8, 8, choreographer: id % 2, name: "S#{id}") } }
+  let(:piece) { work(link(sections[0]), link(sections[1]), link(sections[2]), link(sections[0], mirrored: true), link(sections[3])) }
+  let(:items) { Core::Learning::Items.new(piece, cast: { a: [], b: [], c: [], d: [], e: [] }) }
+
+  def tasks(key, **facts) = Core::Planning::Schools::ALL.fetch(key).new(piece, items:, **facts).tasks
+  def kinds(list) = list.map(&:id).grep(/\A(learn|chain|refine|run)/)
+
+  Core::Planning::Schools::ALL.each_key do |key|
+    it "#{key} teaches every section once, makes every distinct join once, waits for nothing that does not come, and ends with the runs" do
+      list = tasks(key, runs: 3)
+      expect(list.map(&:id).tally.values.uniq).to eq [1]
+      expect(list.select { |task| task.kind == "learn" }.map(&:id)).to match_array(sections.map { |each| "learn-s#{each.id}" })
+      expect(list.count { |task| task.kind == "join" }).to eq 4
+      ids = list.map(&:id)
+      list.each { |task| expect(task.before - ids).to be_empty }
+      expect { Core::Planning::Problem.new(windows: [], tasks: list).in_order }.not_to raise_error
+      expect(list.select(&:run?).map(&:title)).to eq %w[stumble music full_out]
+      first_run = list.find(&:run?)
+      expect(list.select { |task| %w[learn join].include?(task.kind) }.map(&:id) - first_run.after).to be_empty
+    end
+  end
+
+  it "differ in what is danced most: the opening from the top, the ending from behind" do
+    danced = Core::Planning::Schools::ALL.keys.to_h { |key| [key, Core::Planning::Schools::Figures.new(tasks(key), piece).danced] }
+    lead = danced.transform_values { |times| times[2] - times[4] }
+    expect(lead["add_on"]).to be_positive
+    expect(lead["back"]).to be < lead["sections"]
+    expect(danced["sections"].values_at(2, 4).uniq.size).to be <= 2
+  end
+
+  it "build in their own order" do
+    expect(kinds(tasks("add_on", runs: 1))).to eq %w[learn-s1 learn-s2 learn-s3 chain-1-3 chain-1-4 learn-s4 chain-1-5 run-1]
+    expect(kinds(tasks("back", runs: 1))).to eq %w[learn-s4 learn-s1 learn-s3 chain-3-5 learn-s2 chain-2-5 chain-1-5 run-1]
+    expect(kinds(tasks("sections", runs: 1))).to eq %w[learn-s1 learn-s2 learn-s3 learn-s4 chain-1-4 chain-1-5 run-1]
+    sketch = tasks("sketch", runs: 2)
+    expect(kinds(sketch)).to eq %w[learn-s1 learn-s2 learn-s3 learn-s4 chain-1-5 run-1 refine-s1 refine-s2 refine-s3 refine-s4 run-2]
+    expect(sketch.find { |task| task.id == "refine-s1" }.after).to eq ["run-1"]
+    expect(sketch.find { |task| task.id == "run-2" }.after).to include("refine-s4")
+  end
+
+  it "go ahead without whoever is away most, a fifth at the most, who catch up before the join" do
+    list = tasks("add_on", away: { a: 0.9, b: 0.7, c: 0.2 })
+    learn, caught = %w[learn-s1 catchup-s1].map { |id| list.find { |task| task.id == id } }
+    expect([learn.dancers, caught.dancers, caught.after]).to eq [%i[b c d e], [:a], ["learn-s1"]]
+    expect(list.find { |task| task.kind == "join" }.after).to include("catchup-s1")
+  end
+
+  it "catch up dancers who have not seen what the others have, and dance rusty sections again" do
+    rungs = %i[b c d e].to_h { |who| [[who, "s1"], 3] }
+    list = tasks("add_on", progress: progress_of(rungs))
+    expect(list.find { |task| task.id == "catchup-s1" }&.dancers || list.find { |task| task.id == "learn-s1" }.dancers).to include(:a)
+    stale = Core::Learning::Cell.new(rung: 4, days: 1, last_danced_on: Date.new(2027, 1, 1))
+    cells = { "s2" => %i[a b c d e].to_h { |who| [who, stale] } }
+    reviewed = tasks("add_on", progress: Core::Learning::Progress.new(cells), today: Date.new(2027, 2, 20))
+    expect(reviewed.map(&:id)).to include("review-s2").and(satisfy { |ids| !ids.include?("learn-s2") })
+  end
+
+  it "give cleaning its share after the first run, and placing to groups that begin apart" do
+    parts = [Core::Piece::Part.new(group: "g"), Core::Piece::Part.new(group: "h", offset: 4)]
+    canon = section(9, 8, parts:)
+    spread = work(link(canon), link(sections[1]), groups: [%w[g G], %w[h H]])
+    list = described_class::AddOn.new(spread, items: Core::Learning::Items.new(spread, cast: { a: ["g"], b: ["h"] }), runs: 1, cleaning: 0.5).tasks
+    expect(list.map(&:kind)).to eq %w[learn place learn join chain run clean clean]
+    expect(list.find { |task| task.kind == "join" }.after).to include("place-s9")
+  end
+end
+
+RSpec.describe Core::Planning::Estimate do
+  def minutes(section, **facts) = described_class.new(**facts.slice(:factors, :under_eleven)).learn(section, **facts.slice(:bpm, :people, :left)).minutes
+
+  let(:eights) { section(1, *([8] * 8), choreographer: 7) }
+
+  it "keeps the handbook's minutes for a large group at 110, and scales them with tempo, group, difficulty and age" do
+    expect(described_class::PRESETS.keys.map { |method| minutes(eights.with(method:)) }).to eq [20, 40, 60, 80]
+    expect([minutes(eights, people: 5), minutes(eights, bpm: 60), minutes(eights.with(difficulty: 1.5)), minutes(eights, under_eleven: true), minutes(eights, left: 0.5)]).to eq [30, 45, 60, 60, 20]
+  end
+
+  it "opens to what it is made of" do
+    made = described_class.new.one_eight("drill", bpm: 120, people: 10).to_h
+    expect(made.transform_values { |value| value.round(2) }).to eq("talk" => 2.0, "2 slow passes" => 0.22, "2 passes at tempo" => 0.13, "resets" => 3.0)
+    lines = described_class.new(factors: { 7 => 1.25 }).learn(eights, people: 4).lines.to_h { |line| [line.what, line.amount] }
+    expect(lines).to include("drill" => 5, "new eights" => 8.0, "as this teacher's rehearsals came out" => 1.25, "this tempo and group" => 0.69)
+  end
+
+  it "believes a teacher's actual minutes the more, the more there are" do
+    few, many = [1, 10].map { |times| Core::Planning::Actuals.factor([[30, 45]] * times) }
+    expect([few.round(2), many.round(2), Core::Planning::Actuals.factor([])]).to eq [1.1, 1.36, 1.0]
+  end
+end
