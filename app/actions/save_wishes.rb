@@ -5,6 +5,7 @@ module App
     # What a plan should aim at: full runs, days before the show by which they are done, cleaning.
     class SaveWishes
       RANGES = { "full_runs" => 0..20, "ready_days" => 0..120 }.freeze
+      DEADLINES = %w[dress technical filming].freeze
       CLEANING = [0.0, 0.15, 0.3, 0.6, 1.0].freeze
 
       def initialize(piece, params)
@@ -17,8 +18,22 @@ module App
         cleaning = CLEANING.find { |share| (share - @params["cleaning"].to_f).abs < 0.001 }
         return Result.no({ base: I18n.t("plans.wishes_faults") }) if figures.value?(nil) || cleaning.nil?
 
-        @piece.update!(settings: @piece.settings.merge(figures).merge("cleaning" => cleaning))
+        return Result.no({ base: I18n.t("plans.deadline_faults") }) if deadlines.nil?
+
+        @piece.update!(settings: @piece.settings.merge(figures).merge("cleaning" => cleaning, "deadlines" => deadlines))
         Result.ok
+      end
+
+      private
+
+      # Dates as given, all on or before the show; nil when one is none.
+      def deadlines
+        given = DEADLINES.to_h { |name| [name, @params[name].to_s] }.reject { |_, text| text.empty? }
+        dates = given.values.map { |text| Date.iso8601(text) }
+        editing = @params["editing_days"].to_s.empty? ? 0 : Integer(@params["editing_days"].to_s)
+        given.merge("editing_days" => editing) if dates.all? { |date| @piece.show_date.nil? || date <= @piece.show_date } && editing.between?(0, 120)
+      rescue ArgumentError
+        nil
       end
     end
   end

@@ -42,6 +42,9 @@ module App
         @changes ||= pieces.flat_map { |piece| changes_of(piece) }.sort_by { |person, _| person.name }
       end
 
+      # [[minute, [names]], …] of those who were idle so long that they warm up again before it.
+      def warm_again = calls.flat_map { |call| call.warm_again.map { |minute| [minute, call.person.name] } }.group_by(&:first).transform_values { |pairs| pairs.map(&:last) }.sort
+
       def call_groups = calls.group_by { |c| [c.arrive, c.release, c.alone?] }
       def cautions = hazards.map { |hazard| [I18n.t("hazards.#{hazard}.name"), I18n.t("hazards.#{hazard}.care")] }
       def bring = sections.filter_map { |section| section.bring.empty? ? nil : "#{section.name}: #{section.bring}" }

@@ -19,6 +19,17 @@ module App
       def release = @slots.map(&:end_minute).max
       def alone? = dances? && @slots.none? { |slot| slot.kind == "warm_up" }
 
+      # Idle for this long inside a rehearsal, and the body is cold again; minutes.
+      IDLE = 20
+      RE_WARM = 5
+
+      # Starts of slots before which this dancer warms up again.
+      def warm_again
+        return [] unless dances?
+
+        @slots.sort_by(&:start_minute).each_cons(2).select { |before, later| later.start_minute - before.end_minute >= IDLE }.map { |_, later| later.start_minute }
+      end
+
       private
 
       def first = (work.presence || @slots).map(&:start_minute).min

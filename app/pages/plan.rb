@@ -28,6 +28,9 @@ module App
       def school = plan ? plan.school : piece.setting("school")
       def searching? = plan && draft? && %w[waiting running].include?(plan.search["state"])
       def wish(name) = piece.setting(name)
+      def deadlines = season.deadlines
+      def due = season.due
+      def film_late? = season.film_ready && piece.show_date && season.film_ready > piece.show_date
       def cleanings = Actions::SaveWishes::CLEANING
 
       # Rehearsals ahead that were cancelled while the plan still has slots in them, and people who are away though called.

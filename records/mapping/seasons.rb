@@ -60,13 +60,20 @@ module Records
         whole.group_by { |away| away[:who][1..].to_i }.transform_values { |days| days.size.fdiv(dates.size) }
       end
 
-      # The last rehearsal by which the full runs should be done: some days before the show (a setting of the piece).
+      # The last rehearsal by which the full runs should be done, counted backward: before the dress rehearsal and the
+      # filming where these are set, and some days before the show.
       def target
-        return unless @piece.show_date
-
-        by = @piece.show_date - @piece.setting("ready_days").to_i
+        by = due or return
         open.reverse.find { |rehearsal| rehearsal.date <= by }
       end
+
+      def due = [*deadlines.values_at("dress", "filming").compact.map { |date| date - 1 }, (@piece.show_date && (@piece.show_date - @piece.setting("ready_days").to_i))].compact.min
+
+      # {"dress" => Date, "technical" => Date, "filming" => Date}.
+      def deadlines = @piece.setting("deadlines").slice("dress", "technical", "filming").transform_values { |text| Date.iso8601(text) }
+
+      # The first day on which a film is there, its days of editing after the filming.
+      def film_ready = (day = deadlines["filming"]) && (day + @piece.setting("deadlines")["editing_days"].to_i)
 
       # A plan's slots ahead as placements of its tasks.
       def placements(plan)

@@ -71,6 +71,18 @@ RSpec.describe "planning", :web do
     expect(piece.reload.setting("full_runs")).to eq 2
   end
 
+  it "counts deadlines backward: before the dress and the filming, and the film edited before the show" do
+    wishes = { "full_runs" => "2", "ready_days" => "3", "cleaning" => "0.0", "dress" => "2027-03-10", "filming" => "2027-03-03", "editing_days" => "20" }
+    send_form "#{plan_path}/wishes", wishes
+    season = Records::Mapping::Seasons.new(piece.reload, now:)
+    expect([season.due.to_s, season.target.date.to_s]).to eq %w[2027-03-02 2027-03-02]
+    send_form plan_path, {}
+    expect(text(plan_path)).to include("wanted by Tue 2 Mar", "dress rehearsal Wed 10 Mar", "The film is not edited before the show.")
+    send_form "#{plan_path}/wishes", wishes.merge("dress" => "2028-01-01")
+    send_form "#{plan_path}/wishes", wishes.merge("filming" => "soon")
+    expect(piece.reload.setting("deadlines")["dress"]).to eq "2027-03-10"
+  end
+
   it "says why it does not fit, in names and minutes, and what would help" do
     studio.rehearsals.standing.offset(1).each { |rehearsal| rehearsal.update!(cancelled_at: NOW) }
     send_form plan_path, {}
@@ -182,6 +194,17 @@ RSpec.describe "planning", :web do
       send_form path, { "minutes" => { slot.id.to_s => "soon" } }
       expect(get("/rehearsals/#{slot.rehearsal_id}/call-sheet").body).to include("Minutes are whole numbers")
     end
+  end
+
+  it "catches up whoever the register says was away when it was taught" do
+    told_plan
+    slot = work_slots.find { |each| each.kind == "learn" }
+    others = dancers.drop(1)
+    send_form "/rehearsals/#{slot.rehearsal_id}/register", { "here" => others.map { |dancer| dancer.id.to_s } }
+    key = slot.task_key.delete_prefix("learn-")
+    App::Actions::RecordTicks.new(piece, director.account, { "cells" => others.map { |dancer| "#{dancer.id}:#{key}" }, "rung" => 2 }, now.to_date).run
+    caught = App::Actions::PlanDraft.new(piece.reload, now).tasks.find { |task| task.kind == "catchup" }
+    expect([caught.id, caught.dancers]).to eq ["catchup-#{key}", [dancers.first.id]]
   end
 
   it "sends minors home in time, and catches up whoever is away most of the season" do

@@ -16,8 +16,9 @@ module Core
 
         # items: Learning::Items; progress: Learning::Progress; runs: how many full runs are wanted; away: {person => share of
         # the rehearsals they miss}; cleaning: share of the learning minutes given again to cleaning; today: a Date, for
-        # reviews of what is rusty.
-        def initialize(work, items:, progress: Learning::Progress.new, estimate: Estimate.new, runs: 5, done_runs: 0, away: {}, cleaning: 0.0, today: nil)
+        # reviews of what is rusty; missed: {item key => [person]} who were not there when it was taught.
+        def initialize(work, items:, progress: Learning::Progress.new, estimate: Estimate.new, runs: 5, done_runs: 0, away: {}, cleaning: 0.0, today: nil, missed: {})
+          @missed = missed
           @work = work
           @items = items
           @progress = progress
@@ -52,13 +53,13 @@ module Core
           left = (1 - taught(item)) * share
           return if item.links.first != placed.index || done?(item)
 
-          add_catch_up(placed, item) if left < 0.1
-          return if left < 0.1
+          return add_catch_up(placed, item) if left < 0.1
 
           kind = placed.section.fidelity == "yours" ? "make" : "learn"
           here, missing = called(@items.dancers(item))
           add(kind:, id: "learn-#{item.key}", item:, minutes: minutes(placed, left), split: true, eights: placed.section.eights * left, section: placed.section, links: [placed.index],
               after: same_teacher(placed.section), dancers: here)
+          missing |= missed(item)
           catch_up(placed, item, missing) if missing.any?
           add_place(placed, item)
         end
@@ -85,9 +86,12 @@ module Core
 
         # Dancers who have not seen what nearly all others have.
         def add_catch_up(placed, item)
-          people = @items.dancers(item).select { |who| @progress.rung(who, item.key).zero? }
+          people = @items.dancers(item).select { |who| @progress.rung(who, item.key).zero? } | missed(item)
           catch_up(placed, item, people) if people.any?
         end
+
+        # Who was marked away when it was taught and has not been seen to dance it since.
+        def missed(item) = @missed.fetch(item.key, []).select { |who| @items.dancers(item).include?(who) && @progress.rung(who, item.key) < 2 }
 
         def catch_up(placed, item, people)
           add(kind: "catchup", id: "catchup-#{item.key}", item:, minutes: [(minutes(placed, CATCH_UP) / 5) * 5, 10].max, split: true, section: placed.section, links: [placed.index],
