@@ -108,7 +108,7 @@ module Bench
       start = [0]
       index = []
       value = []
-      @rows.each { |_, _, terms| terms.each { |c, v| index << c && value << v.to_f } && start << index.size }
+      @rows.each { |_, _, terms| terms.each { |c, v| (index << c) && (value << v.to_f) } && (start << index.size) }
       model = Highs.mip(sense: :minimize, col_cost: @cost, col_lower: @low, col_upper: @high, row_lower: @rows.map(&:first), row_upper: @rows.map { |r| r[1] }, a_format: :rowwise,
                         a_start: start[0...-1], a_index: index, a_value: value, integrality: @whole)
       answer = model.solve

@@ -5,11 +5,13 @@ module Bench
   # on small cases, growth with size, and how little planning again disturbs.
   class Plan
     Planning = Core::Planning
-    CASES = { "small" => { dancers: 12, sections: 4, windows: 10, rooms: 1 }, "medium" => { dancers: 40, sections: 10, windows: 24 }, "large" => { dancers: 120, sections: 30, windows: 40, rooms: 3, away: 0.002 },
+    CASES = { "small" => { dancers: 12, sections: 4, windows: 10, rooms: 1 },
+              "medium" => { dancers: 40, sections: 10, windows: 24 }, "large" => { dancers: 120, sections: 30, windows: 40, rooms: 3, away: 0.002 },
               "huge" => { dancers: 400, sections: 50, windows: 70, rooms: 4, groups: 8, away: 0.0006 } }.freeze
     private_constant :Planning
 
     def run
+      $stdout.sync = true
       puts "YJIT #{defined?(RubyVM::YJIT) && RubyVM::YJIT.enabled? ? 'on' : 'off'}"
       CASES.each { |name, facts| season(name, PlanCases.season(**facts)) }
       exact
@@ -26,14 +28,16 @@ module Bench
     def season(name, problem)
       frame = Planning::Frame.new(problem)
       first = Array.new(5) { timed { Planning::Construct.new(frame).table(:urgent) } }.min_by(&:last)
-      puts format("%-7s %3d tasks × %2d rehearsals × %3d dancers: first plan in %6.1f ms (%d steps without a place)", name, problem.tasks.size, problem.windows.size, problem.dancers.size, first.last * 1000, first.first.unplaced)
-      (name == "huge" ? %w[quick normal] : %w[quick normal long]).each { |effort| effort(problem, effort) }
+      puts format("%-7s %3d tasks × %2d rehearsals × %3d dancers: first plan in %6.1f ms (%d steps without a place)", name, problem.tasks.size, problem.windows.size, problem.dancers.size, first.last * 1000,
+first.first.unplaced)
+      (problem.tasks.size > 60 ? %w[quick normal] : %w[quick normal long]).each { |effort| effort(problem, effort) }
     end
 
     def effort(problem, effort)
       plan, seconds = timed { Planning::Solver.new(problem, effort:).plan }
       index = ->(id) { problem.windows.index { |window| window.id == id } }
-      puts format("        %-6s %6.2f s, %5d iterations, complete %s, ready %d (bound %d), cost %d", effort, seconds, plan.iterations, plan.complete?, index.call(plan.ready_window), index.call(plan.ready_bound) || -1, plan.cost)
+      puts format("        %-6s %6.2f s, %5d iterations, complete %s, ready %d (bound %d), cost %d", effort, seconds, plan.iterations, plan.complete?, index.call(plan.ready_window),
+index.call(plan.ready_bound) || -1, plan.cost)
     end
 
     # Small one-room and two-room cases against the proven optimum.
@@ -70,7 +74,9 @@ module Bench
       asked = problem.with(plan: told.placements, windows: problem.windows.reject { |window| window.id == lost })
       both = Planning::Replan.new(asked, effort: "normal")
       [["repair", both.repair], ["anew", both.anew]].each do |name, plan|
-        puts format("again   %-6s without its fullest rehearsal: complete %s, ready %s (was %s), %s", name, plan.complete?, plan.ready_window, told.ready_window, plan.changes.to_h.map { |what, count| "#{count} #{what}" }.join(", "))
+        puts format("again   %-6s without its fullest rehearsal: complete %s, ready %s (was %s), %s", name, plan.complete?, plan.ready_window, told.ready_window, plan.changes.to_h.map { |what, count|
+          "#{count} #{what}"
+        }.join(", "))
       end
     end
   end

@@ -67,7 +67,7 @@ module Records
         open.reverse.find { |rehearsal| rehearsal.date <= by }
       end
 
-      def due = [*deadlines.values_at("dress", "filming").compact.map { |date| date - 1 }, (@piece.show_date && (@piece.show_date - @piece.setting("ready_days").to_i))].compact.min
+      def due = [*deadlines.values_at("dress", "filming").compact.map { |date| date - 1 }, @piece.show_date && (@piece.show_date - @piece.setting("ready_days").to_i)].compact.min
 
       # {"dress" => Date, "technical" => Date, "filming" => Date}.
       def deadlines = @piece.setting("deadlines").slice("dress", "technical", "filming").transform_values { |text| Date.iso8601(text) }

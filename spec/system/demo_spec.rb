@@ -73,7 +73,8 @@ RSpec.describe "the demo", :browser do
      "#{piece}/links/#{wings.links.last(2).first.id}/changes", "#{piece}/who-has-it", "#{piece}/joins", "#{piece}/joins/6", "#{piece}/joins/8", "#{piece}/joins/6/mend?state=weight&n=0",
      "#{piece}/spacing?at=9&seen=near-hidden", "#{piece}/spacing?at=9&show=lines", "#{piece}/spacing?at=9&moment=count-41", "#{piece}/holes?out[]=#{wings.people.first.id}",
      "#{piece}/steps?section=#{wings.sections.find_by!(name: 'Smoke').id}&version=seated",
-     "#{piece}/cell?person=#{wings.people.first.id}&item=s#{wings.sections.first.id}", "#{piece}/plan", "#{piece}/plan/schools", "#{piece}/plan/what-if?change=passes&passes=fewer", "#{piece}/plan/again", "#{piece}/calls",
+     "#{piece}/cell?person=#{wings.people.first.id}&item=s#{wings.sections.first.id}", "#{piece}/plan", "#{piece}/plan/schools",
+     "#{piece}/plan/what-if?change=passes&passes=fewer", "#{piece}/plan/again", "#{piece}/calls",
      "/rehearsals/#{studio.rehearsals.first.id}/call-sheet", "/rehearsals/#{studio.rehearsals.last.id}/call-sheet?print=a4", token]
   end
 end

@@ -14,7 +14,7 @@ RSpec.describe "the build in the browser", :browser do
     enter director
     visit "/pieces/#{piece.id}/plan"
     click_button "Make the plan"
-    expect(page).to have_text("The plan is made")
+    find(".notice", text: "The plan is made")
   end
 
   def last_run = piece.reload.latest_plan.slots.includes(:rehearsal).select { |slot| slot.kind == "run" }.max_by { |slot| slot.rehearsal.date }
