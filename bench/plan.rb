@@ -30,7 +30,7 @@ module Bench
       first = Array.new(5) { timed { Planning::Construct.new(frame).table(:urgent) } }.min_by(&:last)
       puts format("%-7s %3d tasks × %2d rehearsals × %3d dancers: first plan in %6.1f ms (%d steps without a place)", name, problem.tasks.size, problem.windows.size, problem.dancers.size, first.last * 1000,
 first.first.unplaced)
-      (problem.tasks.size > 60 ? %w[quick normal] : %w[quick normal long]).each { |effort| effort(problem, effort) }
+      %w[quick normal long].each { |effort| effort(problem, effort) }
     end
 
     def effort(problem, effort)
@@ -42,7 +42,7 @@ index.call(plan.ready_bound) || -1, plan.cost)
 
     # Small one-room and two-room cases against the proven optimum.
     def exact
-      return puts("exact: not measured, the highs gem is not there (bundle config unset without; bundle install)") unless load_highs
+      return puts("exact: not measured, the highs gem is not there (bundle config set --local with bench; bundle install)") unless load_highs
 
       [1, 2].each do |rooms|
         found = (1..6).filter_map { |seed| gap(PlanCases.small(seed, rooms:)) }

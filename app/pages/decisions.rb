@@ -25,7 +25,9 @@ module App
       end
 
       # Joins that do not fit, that changed since they were agreed, that ask something; at most two of a kind.
-      def joins
+      def joins = @page.snapshot.memo(:join_decisions) { find_joins }
+
+      def find_joins
         %i[clash changed question].flat_map do |state|
           @page.standings.select { |standing| standing.state == state }.uniq { |standing| standing.join.key }.first(2).map { |standing| [join(standing, state), @page.path("/joins/#{standing.index}")] }
         end

@@ -20,7 +20,7 @@ module App
       def proven? = plan.result["proven"]
       def unplaced_minutes = unplaced.sum { |task| task["minutes"] }
       def slots = @slots ||= plan ? plan.slots.includes(:rehearsal).to_a : []
-      def runs = slots.select { |slot| slot.kind == "run" }.sort_by { |slot| slot.rehearsal.date }
+      def runs = @runs ||= slots.select { |slot| slot.kind == "run" }.sort_by { |slot| slot.rehearsal.date }
       def first_run = runs.first&.rehearsal&.date
       def ready_on = unplaced.empty? ? runs.last&.rehearsal&.date : nil
       def slack = ready_on && piece.show_date && (piece.show_date - ready_on).to_i
@@ -64,14 +64,14 @@ module App
         end
       end
 
-      def ahead = @ahead ||= slots.select { |slot| open_rehearsals.include?(slot.rehearsal) }
+      def ahead = @ahead ||= open_rehearsals.to_set(&:id).then { |open| slots.select { |slot| open.include?(slot.rehearsal_id) } }
 
       def hit?(slot, away)
         slot.rehearsal.date.between?(away.from_date, away.to_date) && slot.start_minute < (away.to_minute || 1440) && (away.from_minute || 0) < slot.end_minute
       end
 
       def burden_rows
-        ids = slots.select { |slot| slot.work? && open_rehearsals.include?(slot.rehearsal) }.to_h { |slot| [slot.id, slot] }
+        ids = ahead.select(&:work?).to_h { |slot| [slot.id, slot] }
         Records::SlotPerson.where(studio_id: piece.studio_id, slot_id: ids.keys).pluck(:person_id, :slot_id).map { |person, slot| [person, ids[slot]] }
       end
 

@@ -17,7 +17,7 @@ module Core
 
       # [[minutes, start], …] of the starts in a set, cheapest first, then earliest.
       def order(starts)
-        list = each_bit(starts)
+        list = Values::Bits.to_a(starts)
         return list.map { |start| [@trips, start] } if @here.zero?
 
         waits
@@ -25,16 +25,6 @@ module Core
       end
 
       private
-
-      def each_bit(set)
-        found = []
-        until set.zero?
-          low = set & -set
-          found << (low.bit_length - 1)
-          set ^= low
-        end
-        found
-      end
 
       # Running sums: whoever has not begun waits after the block, whoever is done waits before it.
       def waits

@@ -30,7 +30,7 @@ module Records
       end
 
       # Rehearsals still ahead.
-      def open = rehearsals.reject { |rehearsal| past?(rehearsal) }
+      def open = @open ||= rehearsals.reject { |rehearsal| past?(rehearsal) }
 
       def past?(rehearsal)
         ([rehearsal.date, rehearsal.start_minute] <=> [@now.to_date, (@now.hour * 60) + @now.min]) <= 0

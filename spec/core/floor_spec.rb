@@ -132,6 +132,15 @@ RSpec.describe Core::Floor do
       end
     end
 
+    it "finds it for eight dancers too" do
+      each_case(2) do |random|
+        from = (1..8).to_h { |i| [i, [random.rand(-5.0..5.0), random.rand(0.0..8.0)]] }
+        spots = Array.new(8) { [random.rand(-5.0..5.0), random.rand(0.0..8.0)] }
+        best = Core::Floor::Assignment.new(from, spots).best
+        expect(cost(from, spots, best.values)).to eq((0...8).to_a.permutation.map { |order| cost(from, spots, order) }.min)
+      end
+    end
+
     it "prefers many short ways to one long one" do
       from = { "a" => [0, 0], "b" => [1, 0], "c" => [2, 0] }
       expect(Core::Floor::Assignment.new(from, [[1, 0], [2, 0], [3, 0]]).best).to eq("a" => 0, "b" => 1, "c" => 2)

@@ -1,5 +1,7 @@
 # frozen_string_literal: true
 
+require "support/plan_validator"
+
 RSpec.describe Core::Planning::Schools do
   let(:sections) { (1..4).map { |id| section(id, 8, 8, choreographer: id % 2, name: "S#{id}") } }
   let(:piece) { work(link(sections[0]), link(sections[1]), link(sections[2]), link(sections[0], mirrored: true), link(sections[3])) }
@@ -39,6 +41,19 @@ RSpec.describe Core::Planning::Schools do
     expect(kinds(sketch)).to eq %w[learn-s1 learn-s2 learn-s3 learn-s4 chain-1-5 run-1 refine-s1 refine-s2 refine-s3 refine-s4 run-2]
     expect(sketch.find { |task| task.id == "refine-s1" }.after).to eq ["run-1"]
     expect(sketch.find { |task| task.id == "run-2" }.after).to include("refine-s4")
+  end
+
+  it "are planned without breaking a rule, over absences, two rooms, minors' limits and rests" do
+    each_case(10) do |random|
+      people = %i[a b c d e]
+      made = Core::Planning::Schools::ALL.keys.sample(random:).then { |key| tasks(key, runs: random.rand(1..3), cleaning: [0.0, 0.3].sample(random:)) }
+      named = made.map { |each| each.with(dancers: each.dancers.map(&:to_s), choreographers: each.choreographers.map { |id| "t#{id}" }) }
+      windows = Array.new(random.rand(6..12)) { |i| window("w#{i}", (Date.new(2027, 1, 4) + (i * 3)).iso8601, "18:00", %w[19:30 20:30].sample(random:), rooms: [["big", 9], ["small", 3]].first(random.rand(1..2))) }
+      away = Array.new(random.rand(0..4)) { { who: [*people.map(&:to_s), "t0", "t1"].sample(random:), date: windows.sample(random:).date, from: nil, to: nil } }
+      asked = Core::Planning::Problem.new(windows:, tasks: named, dancers: people.map(&:to_s), choreographers: %w[t0 t1], unavailable: away, most_new_eights: 4, limits: [{ who: "a", minutes_per_day: 90 }], rests: [[120, 15]])
+      plan = Core::Planning::Solver.new(asked, effort: "quick").plan
+      expect(PlanValidator.new(JSON.parse(Formats::PlanProblem.render(asked)), JSON.parse(Formats::PlanResult.render(plan, seconds: 0))).faults).to be_empty
+    end
   end
 
   it "go ahead without whoever is away most, a fifth at the most, who catch up before the join" do

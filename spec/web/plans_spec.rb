@@ -54,7 +54,7 @@ RSpec.describe "planning", :web do
 
   it "compares the schools before one is chosen, and builds by the chosen one" do
     page = text("#{plan_path}/schools")
-    expect(page).to include("add on from the top (now)", "back from the ending", "sections, then joins", "sketch, then refine", "Opening Walk is danced")
+    expect(page).to include("add on from the top (now)", "back from the ending", "sections, then joins", "sketch, then refine", "Danced: Opening Walk")
     send_form plan_path, { "school" => "back" }
     expect([latest.school, piece.reload.setting("school")]).to eq %w[back back]
     learns = work_slots.select { |slot| slot.kind == "learn" }.map(&:title)
