@@ -10,6 +10,7 @@ module App
       def title = "#{I18n.t('schools.title')} · #{piece.title}"
       def chosen = piece.setting("school")
       def rows = @rows ||= Core::Planning::Schools::ALL.keys.map { |key| row(key) }
+
       # How often each section is danced, in order of the piece: a bar each, to one scale over all schools.
       def bars(row)
         sections = order.links.map(&:section).uniq(&:id)
@@ -25,7 +26,8 @@ module App
 
       def bar(section, left, times)
         tall = 36.0 * times / most
-        Svg.tag(:rect, Svg.title("#{section.name}: #{times}"), x: left, y: 42 - tall, width: 16, height: tall, fill: Tape.fill(tape(section), "KEY")) + Svg.text(times, x: left + 8, y: 54, text_anchor: "middle", font_size: 11)
+        Svg.tag(:rect, Svg.title("#{section.name}: #{times}"), x: left, y: 42 - tall, width: 16, height: tall,
+fill: Tape.fill(tape(section), "KEY")) + Svg.text(times, x: left + 8, y: 54, text_anchor: "middle", font_size: 11)
       end
 
       def row(key)

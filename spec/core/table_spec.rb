@@ -12,13 +12,13 @@ RSpec.describe Core::Planning::Table do
                                 unavailable: [{ who: "ada", date: "2027-01-04", from: 1080, to: 1090 }, { who: "big", date: "2027-01-06", from: 1130, to: 1140 }])
   end
   let(:frame) { Core::Planning::Frame.new(asked) }
-  let(:table) { Core::Planning::Table.new(frame) }
+  let(:table) { described_class.new(frame) }
 
   def job(id) = frame.job(id)
   def put(id, window, start, room = 0, steps: job(id).steps) = table.put(job(id), window, start, steps, room)
   def bits(*steps) = Core::Values::Bits.of(steps)
 
-  describe Core::Planning::Frame do
+  describe "the frame of a problem" do
     it "knows who is there when, which rooms hold a job, and how long the rest still takes" do
       expect(frame.open(job("a"), 0)).to eq bits(*(2..11))
       expect(frame.open(job("b"), 0)).to eq bits(*(0..11))
@@ -28,7 +28,7 @@ RSpec.describe Core::Planning::Table do
     end
 
     it "leaves out what is done, and what is past" do
-      less = described_class.new(asked.with(done: { "a" => 20, "b" => 5 }, now: "w1"))
+      less = Core::Planning::Frame.new(asked.with(done: { "a" => 20, "b" => 5 }, now: "w1"))
       expect([less.jobs.map { |each| [each.id, each.steps] }, less.windows.map(&:id)]).to eq [[["b", 2], ["c", 2], ["run", 4]], ["w1"]]
       expect(less.job("run").after_window).to eq []
     end
@@ -86,11 +86,11 @@ RSpec.describe Core::Planning::Table do
     expect([other.room_for_new(b, 0), other.room_for_new(b, 1)]).to eq [0, 2]
   end
 
-  describe Core::Planning::Price do
+  describe "the price of a block" do
     it "is what the block adds to the cost, start by start" do
       put("a", 0, 4, 1)
-      all = Core::Planning::Table.runs(table.free(job("b"), 0), 3)
-      told = described_class.new(table, job("b"), 0, 3).order(all).to_h { |price, start| [start, price] }
+      all = described_class.runs(table.free(job("b"), 0), 3)
+      told = Core::Planning::Price.new(table, job("b"), 0, 3).order(all).to_h { |price, start| [start, price] }
       before = table.cost
       told.each do |start, price|
         put("b", 0, start)
@@ -100,8 +100,8 @@ RSpec.describe Core::Planning::Table do
     end
   end
 
-  describe Core::Planning::Places do
-    subject(:places) { described_class.new(table) }
+  describe "where a job can go" do
+    subject(:places) { Core::Planning::Places.new(table) }
 
     it "goes no earlier than what a job waits for, no later than what waits for it, and not at all before that is placed" do
       expect(places.bounds(job("c"), 1)).to be_nil
@@ -123,29 +123,29 @@ RSpec.describe Core::Planning::Table do
     end
   end
 
-  describe Core::Planning::Bound do
+  describe "the bound" do
     it "is never later than what is found, and tells when nothing can fit" do
-      expect(described_class.new(frame).ready).to eq 1
+      expect(Core::Planning::Bound.new(frame).ready).to eq 1
       each_case(20) do |random|
         away = Array.new(random.rand(0..3)) { { who: %w[ada bram cleo].sample(random:), date: windows.sample(random:).date, from: [nil, 1100].sample(random:), to: nil } }
         given = asked.with(unavailable: away)
         plan = Core::Planning::Solver.new(given, effort: "quick").plan
         next unless plan.complete?
 
-        expect(described_class.new(Core::Planning::Frame.new(given)).ready).to be <= windows.index { |each| each.id == plan.ready_window }
+        expect(Core::Planning::Bound.new(Core::Planning::Frame.new(given)).ready).to be <= windows.index { |each| each.id == plan.ready_window }
       end
       nobody = asked.with(unavailable: windows.map { |each| { who: "ada", date: each.date, from: nil, to: nil } })
-      expect(described_class.new(Core::Planning::Frame.new(nobody)).ready).to eq 2
+      expect(Core::Planning::Bound.new(Core::Planning::Frame.new(nobody)).ready).to eq 2
     end
   end
 
-  describe Core::Planning::MoveCheck do
+  describe "a move by hand" do
     let(:placements) do
       [["a", "w0", 10, 20], ["b", "w0", 30, 15], ["c", "w0", 45, 10], ["run", "w1", 0, 20]].map { |id, at, start, minutes| Core::Planning::Placement.new(task: id, window: at, start:, minutes:, room: "big") }
     end
 
     def check(id, to, given = asked)
-      checked = described_class.new(given, placements)
+      checked = Core::Planning::MoveCheck.new(given, placements)
       [checked.place(id, to), checked.breaks.map { |found| [found.kind, found.who, found.tasks] }]
     end
 
@@ -164,17 +164,17 @@ RSpec.describe Core::Planning::Table do
     end
   end
 
-  describe Core::Planning::Changes do
+  describe "what changes for people" do
     it "counts new and cancelled calls and shifted slots against what people were told" do
       told = [Core::Planning::Placement.new(task: "a", window: "w0", start: 10, minutes: 20, room: "big"), Core::Planning::Placement.new(task: "b", window: "w1", start: 0, minutes: 15, room: "big")]
       put("a", 0, 3)
       put("b", 0, 7)
-      expect(described_class.new(frame, told).of(table).to_h).to eq(new_calls: 2, cancelled: 3, shifted: 2)
+      expect(Core::Planning::Changes.new(frame, told).of(table).to_h).to eq(new_calls: 2, cancelled: 3, shifted: 2)
       table.take(job("a"))
       table.take(job("b"))
       put("a", 0, 2)
       put("b", 1, 0)
-      expect(described_class.new(frame, told).price(table)).to eq 0
+      expect(Core::Planning::Changes.new(frame, told).price(table)).to eq 0
     end
   end
 end
