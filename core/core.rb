@@ -6,7 +6,6 @@ module Core; end
 
 require_relative "errors"
 require_relative "values/value"
-require_relative "values/interval"
 require_relative "values/bits"
 
 require_relative "music/tempo_map"

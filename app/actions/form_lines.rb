@@ -20,9 +20,11 @@ module App
 
       def part(line)
         match = LINE.match(line) or return
-        counts = match[:length].match?(/\A\d+\z/) ? match[:length].to_i : Core::Piece::LengthText.parse(match[:length])&.sum
+        counts = match[:length].match?(/\A\d+\z/) ? match[:length].to_i : said(match[:length])
         [match[:name][0, 40], counts] if counts&.between?(1, 4000)
       end
+
+      def said(text) = Core::Piece::LengthText.parse(text)&.then { |rows| rows.sum if rows.size <= Core::Piece::LengthText::MOST }
 
       def find_error
         return I18n.t("music.faults.form_many", most: MOST) if @parts.size > MOST

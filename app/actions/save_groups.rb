@@ -20,11 +20,12 @@ module App
         save(group)
       end
 
-      # cells: {"person id" => ["in", group ids …]}: the whole table at once.
+      # cast: {"person id" => ["", "in", group ids …]}, groups: those the table showed. Whoever and whatever came in while
+      # the table stood open is left alone.
       def cast
         Records::Piece.transaction do
-          wanted = (@params["cast"] || {}).to_h { |person, values| [person.to_i, Array(values)] }
-          @studio.people.dancers.each { |person| set(person, wanted.fetch(person.id, [])) }
+          wanted = (@params["cast"].is_a?(Hash) ? @params["cast"] : {}).to_h { |person, values| [person.to_i, Array(values).reject(&:empty?)] }
+          @studio.people.dancers.where(id: wanted.keys).find_each { |person| set(person, wanted.fetch(person.id)) }
           @piece.groups.each { |group| group.update!(leader: nil) unless group.leader_id.nil? || group.group_members.exists?(person_id: group.leader_id) }
           @piece.touch
         end
@@ -39,12 +40,14 @@ module App
         group.save && @piece.touch ? Result.ok(group) : Result.no({ name: I18n.t("groups.name") })
       end
 
+      def shown = @shown ||= Array(@params["groups"]).map(&:to_s).then { |ids| @piece.groups.select { |group| ids.include?(group.id.to_s) } }
+
       def set(person, values)
-        groups = @piece.groups.select { |group| values.include?(group.id.to_s) }
-        inside = values.any?
-        inside ? Records::Casting.find_or_create_by!(studio: @studio, piece: @piece, person:) : @piece.castings.where(person:).delete_all
-        Records::GroupMember.where(studio: @studio, person:, group_id: @piece.groups.map(&:id) - groups.map(&:id)).delete_all
+        groups = shown.select { |group| values.include?(group.id.to_s) }
+        Records::GroupMember.where(studio: @studio, person:, group: shown - groups).delete_all
         groups.each { |group| Records::GroupMember.find_or_create_by!(studio: @studio, group:, person:) }
+        elsewhere = Records::GroupMember.exists?(person:, group: @piece.groups.to_a)
+        values.any? || elsewhere ? Records::Casting.find_or_create_by!(studio: @studio, piece: @piece, person:) : @piece.castings.where(person:).delete_all
       end
     end
   end

@@ -78,10 +78,13 @@ module App
 
       def id(name) = @params[name].to_s[/\A\d{1,18}\z/] || -1
 
-      # Somebody comes after all: what they had said of the dates ahead is taken out.
+      # Somebody comes after all, from today on: days ahead are taken out of what they had said, days past stay.
       def free
-        person.absences.where(to_date: Clock.now.to_date..).destroy_all
-        person.visits.where(date: Clock.now.to_date..).destroy_all
+        today = @studio.local(Clock.now).to_date
+        ahead = person.absences.where(to_date: today..)
+        ahead.where(from_date: today..).destroy_all
+        ahead.where(from_date: ...today).find_each { |absence| absence.update!(to_date: today - 1) }
+        person.visits.where(date: today..).destroy_all
       end
 
       # A further rehearsal in all rooms, its warm-up and cool-down taken off.

@@ -31,10 +31,11 @@ module App
 
       def deliver(message)
         uri = URI(Settings.smtp)
-        message.delivery_method(:smtp, address: uri.host, port: uri.port || 587, user_name: uri.user, password: uri.password && URI.decode_www_form_component(uri.password),
-                                       enable_starttls_auto: true)
+        message.delivery_method(:smtp, address: uri.host, port: uri.port || 587, user_name: plain(uri.user), password: plain(uri.password), enable_starttls_auto: true)
         message.deliver!
       end
+
+      def plain(part) = part && URI::DEFAULT_PARSER.unescape(part)
     end
   end
 end

@@ -4,6 +4,7 @@ module App
   module Pages
     # The call sheet of one rehearsal: slots, who is called and released when, what to review, cautions.
     class CallSheet
+      NEW = %w[learn difference join].freeze
       attr_reader :rehearsal, :member
 
       def initialize(rehearsal, member, now)
@@ -51,13 +52,23 @@ module App
       def watch = studio.corrections.open.where(section_id: sections.map(&:id)).includes(:section).map { |each| ["#{each.section.name}#{" #{each.place}" if each.place}", each.text] }
       def starts = pieces.flat_map { |piece| piece_starts(piece) }
 
-      # Section names last taught in the rehearsal before this one.
+      # What was new in the rehearsal before this one: danced again first.
       def review
         before = studio.rehearsals.standing.where(date: ...rehearsal.date).last or return []
-        Slots.standing(studio, [before]).where(kind: %w[learn difference join]).pluck(:title).uniq
+        material(Slots.standing(studio, [before]))
       end
 
+      # What is new today: danced to music before people go.
+      def to_music = material(slots)
+
       private
+
+      # What was new in some slots, by its sections' names: "Spiral", "Spiral into Comb".
+      def material(slots)
+        new = slots.select { |slot| NEW.include?(slot.kind) }
+        names = studio.sections.where(id: new.flat_map(&:section_ids)).pluck(:id, :name).to_h
+        new.map { |slot| slot.section_ids.filter_map { |id| names[id] }.join(" into ").presence || slot.title }.uniq
+      end
 
       def changes_of(piece)
         before = piece.plans.where.not(replaced_at: nil).where.not(published_at: nil).order(:replaced_at).last or return []

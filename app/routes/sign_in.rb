@@ -40,15 +40,12 @@ module App
           Actions::ForgotPassword.new(params["email"], Clock.now).run
           page :forgot, Pages::Plain.new(title: t("sign_in.forgot")), layout: :plain, sent: true
         end
-        app.allow :anyone, get: "/reset/:token" do
-          open = Records::PasswordReset.by_token(params["token"])&.open?(Clock.now)
-          page :reset, Pages::Plain.new(title: t("sign_in.new_password")), layout: :plain, token: params["token"], error: (t("sign_in.link_used") unless open)
-        end
+        app.allow(:anyone, get: "/reset/:token") { page :reset, Pages::Reset.new(params["token"], Clock.now), layout: :plain }
         app.allow :anyone, post: "/reset/:token" do
           result = Actions::ResetPassword.new(params["token"], params["password"], Clock.now).run
           next redirect(sign_in(result.value) || "/") if result.ok?
 
-          page :reset, Pages::Plain.new(title: t("sign_in.new_password")), layout: :plain, status: 422, token: params["token"], error: result.errors.values.first
+          page :reset, Pages::Reset.new(params["token"], Clock.now, error: result.errors.values.first), layout: :plain, status: 422
         end
       end
 

@@ -9,6 +9,8 @@ module Core
       TERM = /\A(?:(?<n>\d{1,3})\s*(?:x|×)?\s*(?<word>eights?|sixe?s?|fours?|threes?|twos?|sevens?|fives?|tens?|8s?|6s?)
               |(?<tag>\d{1,2})\s*(?:-?\s*counts?\s*)?tag|tag\s*(?:of\s*)?(?<tag2>\d{1,2})
               |(?<counts>\d{1,4})\s*(?:counts?|cts?)|(?<bare>\d{1,3}))\z/xi
+      # Lines of a section; what is longer is cut one line beyond, so that whoever reads it can say so.
+      MOST = 200
       private_constant :TERM
 
       module_function
@@ -16,10 +18,10 @@ module Core
       # "5 eights + 4" => [8, 8, 8, 8, 8, 4]; nil when the text is not a length.
       def parse(text)
         terms = text.strip.split(/\s*(?:\+|&|\band\b)\s*/i)
-        return if terms.empty?
+        return if terms.empty? || terms.size > MOST
 
         rows = terms.each_with_index.map { |term, i| lines(TERM.match(term), first: i.zero?) }
-        rows.flatten if rows.all?
+        rows.flatten.first(MOST + 1) if rows.all?
       end
 
       # [8, 8, 8, 4] => "3 eights + 4"
@@ -43,15 +45,15 @@ module Core
 
       def lines(match, first:)
         return unless match
-        return Array.new([match[:n].to_i, 200].min, size(match[:word])) if match[:n]
+        return Array.new([match[:n].to_i, MOST + 1].min, size(match[:word])) if match[:n]
         return eights(match[:counts].to_i) if match[:counts]
-        return Array.new([match[:bare].to_i, 200].min, 8) if match[:bare] && first
+        return Array.new([match[:bare].to_i, MOST + 1].min, 8) if match[:bare] && first
 
         [(match[:tag] || match[:tag2] || match[:bare]).to_i].reject(&:zero?)
       end
 
       def eights(counts)
-        full, rest = counts.clamp(0, 1600).divmod(8)
+        full, rest = counts.clamp(0, (MOST + 1) * 8).divmod(8)
         Array.new(full, 8) + (rest.zero? ? [] : [rest])
       end
 

@@ -62,10 +62,10 @@ module Core
       end
 
       def check_rows(line, rows)
-        return rows if rows.size <= 200 && rows.all? { |counts| counts.between?(1, Row::MAX) }
+        return rows if rows.size <= LengthText::MOST && rows.all? { |counts| counts.between?(1, Row::MAX) }
 
         note(line.number, :odd_length, line.name)
-        rows.first(200).map { |counts| counts.clamp(1, Row::MAX) }
+        rows.first(LengthText::MOST).map { |counts| counts.clamp(1, Row::MAX) }
       end
 
       def check_repeat(line, section)

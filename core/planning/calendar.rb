@@ -31,12 +31,6 @@ module Core
       # For a room of the window, a whole number whose bits are the steps it is closed.
       def closed(window, room) = Values::Bits.of(entries(window).select { |e| e[:who] == room }.flat_map { |e| covered(window, e).to_a }.uniq)
 
-      # Minutes a person has in a window.
-      def minutes(window, who)
-        gone = entries(window).select { |entry| entry[:who] == who }.flat_map { |entry| covered(window, entry).to_a }.uniq
-        (steps(window) - gone.size) * @problem.grid
-      end
-
       private
 
       def entries(window) = @away.fetch(window.date, [])

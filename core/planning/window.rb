@@ -11,7 +11,6 @@ module Core
       attr_reader :day
 
       def minutes = finish - start
-      def span = Values::Interval.new(start, finish)
 
       private
 

@@ -103,12 +103,13 @@ RSpec.describe "planning", :web do
 
     it "adds a rehearsal, frees somebody, gives a section to another teacher, and takes no nonsense" do
       person = studio.people.find_by!(name: "Odalys")
-      person.absences.create!(studio:, from_date: "2027-02-02", to_date: "2027-02-28")
+      person.absences.create!(studio:, from_date: "2027-01-28", to_date: "2027-02-28")
       told_plan
+      person.absences.create!(studio:, from_date: "2027-01-05", to_date: "2027-01-12")
       expect(text("#{plan_path}/what-if?change=extra&date=2027-02-06&start=10:00&end=13:00")).to include("One rehearsal more on Sat 6 Feb, 10:00 – 13:00")
       expect(text("#{plan_path}/what-if?change=freed&person=#{person.id}")).to include("Odalys comes to all rehearsals")
       send_form "#{plan_path}/what-if", { "change" => "freed", "person" => person.id.to_s }
-      expect(person.absences.count).to eq 0
+      expect(person.absences.order(:from_date).pluck(:from_date, :to_date).flatten.map(&:to_s)).to eq %w[2027-01-05 2027-01-12 2027-01-28 2027-02-01]
       send_form "#{plan_path}/what-if", { "change" => "extra", "date" => "2027-02-06", "start" => "10:00", "end" => "13:00" }
       expect(studio.rehearsals.standing.pluck(:date).map(&:to_s)).to include("2027-02-06")
       mirela = studio.people.find_by!(name: "Mirela")
@@ -118,6 +119,18 @@ RSpec.describe "planning", :web do
       send_form "#{plan_path}/what-if", { "change" => "magic" }
       expect(last_response.status).to eq 404
     end
+  end
+
+  it "builds by another school, or with fewer passes, and remembers it" do
+    told_plan
+    before = work_slots.sum(&:minutes)
+    expect(text("#{plan_path}/what-if?change=passes&passes=fewer")).to include "Changes for people"
+    send_form "#{plan_path}/what-if", { "change" => "passes", "passes" => "fewer" }
+    expect(piece.sections.reload.map(&:difficulty).uniq).to eq [0.8]
+    expect(work_slots.sum(&:minutes)).to be < before
+    expect(text("#{plan_path}/what-if?change=school&school=back")).to include "back from the ending"
+    send_form "#{plan_path}/what-if", { "change" => "school", "school" => "back" }
+    expect([piece.reload.setting("school"), latest.school]).to eq %w[back back]
   end
 
   describe "moving by hand" do

@@ -59,7 +59,7 @@ RSpec.describe "screens", :web do
       dancers[1].absences.create!(studio:, from_date: rehearsal.date, to_date: rehearsal.date)
       page = text("/rehearsals/#{rehearsal.id}/call-sheet")
       expect(page).to include("Ada Test, Bram Test", "warm up by yourself first", "Opening Walk: mats", "With a spotter until both say otherwise", "Away Bram Test", "Review first Join",
-"music in at -0:02.0")
+                              "To music, last Opening Walk", "music in at -0:02.0")
       expect(text("/rehearsals/#{rehearsal.id}/call-sheet?print=letter")).to include("Called and released")
       expect(body).to include('class="paper letter"')
     end
