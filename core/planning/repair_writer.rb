@@ -22,7 +22,7 @@ module Core
       def freed(repair) = "#{name(repair.who)} comes to all rehearsals"
       def fewer_passes(_repair) = "fewer passes: a fifth less time for what is taught"
       def room(repair) = "a further room for #{repair.share} in every rehearsal"
-      def quorum(repair) = "it goes ahead without #{list(repair.who)}, who catch up before the join"
+      def quorum(repair) = "it goes ahead without #{list(repair.who)}, to be caught up before the join"
     end
   end
 end

@@ -41,14 +41,27 @@ module Core
         end
       end
 
-      # What found no place goes ahead without those who are away most, with at least four fifths of its dancers.
+      # Learning that found no place goes ahead without those who are away most, with at least four fifths of its dancers;
+      # whoever is left out catches up, before anything that waits for it.
       def quorum
-        away = @problem.unavailable.map { |entry| entry[:who] }.tally
-        left_out = lost.to_h { |task| [task.id, (task.dancers & away.keys).max_by((task.dancers.size * (1 - QUORUM)).round(6).floor) { |who| away[who] }] }.reject { |_, people| people.empty? }
+        left_out = lost.select { |task| task.kind == "learn" }.to_h { |task| [task.id, most_away(task)] }.reject { |_, people| people.empty? }
         return [] if left_out.empty?
 
-        tasks = @problem.tasks.map { |task| left_out.key?(task.id) ? task.with(dancers: task.dancers - left_out[task.id]) : task }
+        tasks = @problem.tasks.flat_map do |task|
+          task = task.with(after: task.after + (task.after & left_out.keys).map { |id| "#{id}-caught-up" })
+          left_out.key?(task.id) ? [task.with(dancers: task.dancers - left_out[task.id]), catch_up(task, left_out[task.id])] : [task]
+        end
         [Repair.new(kind: :quorum, who: left_out.values.flatten.uniq, share: QUORUM, problem: @problem.with(tasks:))]
+      end
+
+      def most_away(task)
+        away = @problem.unavailable.map { |entry| entry[:who] }.tally
+        (task.dancers & away.keys).max_by((task.dancers.size * (1 - QUORUM)).round(6).floor) { |who| away[who] }
+      end
+
+      def catch_up(task, people)
+        minutes = (task.minutes * Schools::School::CATCH_UP / @problem.grid).ceil * @problem.grid
+        task.with(id: "#{task.id}-caught-up", kind: "catchup", minutes:, dancers: people, after: [task.id], after_window: [], eights: 0)
       end
 
       # One rehearsal more, like the longest there is, in the widest gap before the last run or after the end.

@@ -52,8 +52,8 @@ RSpec.describe Core::Planning::Schools do
         window("w#{i}", (Date.new(2027, 1, 4) + (i * 3)).iso8601, "18:00", %w[19:30 20:30].sample(random:), rooms: [["big", 9], ["small", 3]].first(random.rand(1..2)))
       end
       away = Array.new(random.rand(0..4)) { { who: [*people.map(&:to_s), "t0", "t1"].sample(random:), date: windows.sample(random:).date, from: nil, to: nil } }
-      asked = Core::Planning::Problem.new(windows:, tasks: named, dancers: people.map(&:to_s), choreographers: %w[t0 t1], unavailable: away, most_new_eights: 4, limits: [{ who: "a", minutes_per_day: 90 }],
-rests: [[120, 15]])
+      asked = Core::Planning::Problem.new(windows:, tasks: named, dancers: people.map(&:to_s), choreographers: %w[t0 t1], unavailable: away, most_new_eights: 4,
+                                               limits: [{ who: "a", minutes_per_day: 90 }], rests: [[120, 15]])
       plan = Core::Planning::Solver.new(asked, effort: "quick").plan
       expect(PlanValidator.new(JSON.parse(Formats::PlanProblem.render(asked)), JSON.parse(Formats::PlanResult.render(plan, seconds: 0))).faults).to be_empty
     end

@@ -117,11 +117,17 @@ RSpec.describe Core::Planning do
     end
 
     it "offers to free somebody, or to go ahead with four fifths" do
-      dancers = %w[a b c d e]
-      tasks = [task("learn", "learn", 40, dancers:)]
-      asked = problem(windows: [evening("w1", 4)], tasks:, unavailable: [{ who: "b", date: "2027-01-04", from: nil, to: nil }])
+      tasks = [task("learn", "learn", 40, dancers: %w[a b c d e]), task("join", "join", 5, dancers: %w[a b], after: ["learn"])]
+      away = [{ who: "b", date: "2027-01-04", from: nil, to: nil }]
+      asked = problem(windows: [evening("w1", 4), evening("w2", 11, "18:30")], tasks:, unavailable: away)
       repairs = Core::Planning::Repairs.new(asked, solve(asked).unplaced).all
-      expect(repairs.map { |repair| Core::Planning::RepairWriter.new("b" => "Bram").text(repair) }).to include("Bram comes to all rehearsals", "it goes ahead without Bram, who catch up before the join")
+      expect(repairs.map { |repair| Core::Planning::RepairWriter.new("b" => "Bram").text(repair) }).to include("Bram comes to all rehearsals", "it goes ahead without Bram, to be caught up before the join")
+      ahead = repairs.find { |repair| repair.kind == :quorum }
+      plan = solve(ahead.problem)
+      expect(plan.placements.map { |each| [each.task, each.window] }.sort).to eq [%w[join w2], %w[learn w1], %w[learn-caught-up w2]]
+      expect([ahead.problem.tasks.map(&:dancers), faults(ahead.problem, plan)]).to eq [[%w[a c d e], %w[b], %w[a b]], []]
+      nowhere = problem(windows: [evening("w1", 4)], tasks:, unavailable: away)
+      expect(Core::Planning::Repairs.new(nowhere, solve(nowhere).unplaced).all.map(&:kind)).not_to include(:quorum)
     end
   end
 

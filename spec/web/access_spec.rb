@@ -28,7 +28,7 @@ RSpec.describe "who may use which route", :web do
                "/rehearsals:id" => studio.rehearsals.first.id, "/rooms:id" => studio.rooms.first.id, "/memberships:id" => members["assistant"].id, "/studios:id" => studio.id,
                "/outbox:id" => studio.mails.create!(recipient: "a@example.org", subject: "s", body: "b").id, "plan" => plan.id }
       base.merge("entry" => entry.id, "slot" => plan.slots.find(&:work?).id, "link" => piece.links.first.id, "section" => piece.sections.first.id, "group" => piece.groups.first.id,
-"correction" => piece.sections.first.corrections.create!(studio:, text: "soft knees", by_name: "M").id,
+                 "correction" => piece.sections.first.corrections.create!(studio:, text: "soft knees", by_name: "M").id,
                  "word" => studio.own_steps.create!(name: "wiggle", like: "hip").id)
     end
   end
@@ -49,7 +49,7 @@ RSpec.describe "who may use which route", :web do
 
   def concrete(rule)
     under = { "ticks" => "entry", "links" => "link", "sections" => "section", "groups" => "group", "plans" => "plan", "names" => "word", "slots" => "slot",
-"corrections" => "correction" }[rule.path[%r{\A/pieces/:piece/(\w+)/:id}, 1]]
+              "corrections" => "correction" }[rule.path[%r{\A/pieces/:piece/(\w+)/:id}, 1]]
     path = path_for(under ? rule.path.sub(":id", ":#{under}") : rule.path)
     return "#{path}?state=weight&n=0" if rule.path.end_with?("/mend")
 
