@@ -91,18 +91,24 @@ module App
       def extra
         return unless kind == "extra"
 
-        @extra ||= begin
-          date = Date.iso8601(@params["date"].to_s)
-          from, to = [@params["start"], @params["end"]].map { |text| Formats::Times.minutes(text) }
-          care = Records::Mapping::Seasons.care(@studio)
-          if from && to && to - from > 60
-            Core::Planning::Window.new(id: "extra", date: date.iso8601, start: from + care.long_warm_up, finish: to - care.cool_down, rooms: @studio.rooms.open.map do |room|
-              ["r#{room.id}", room.capacity]
-            end)
-          end
-        rescue Date::Error
-          nil
-        end
+        @extra ||= window if date && rooms.any? && [from, to].all? { |minute| minute && (minute % 5).zero? } && to - from > 60
+      end
+
+      def window
+        care = Records::Mapping::Seasons.care(@studio)
+        Core::Planning::Window.new(id: "extra", date: date.iso8601, start: from + care.long_warm_up, finish: to - care.cool_down, rooms: rooms.map { |room| ["r#{room.id}", room.capacity] })
+      end
+
+      def rooms = @rooms ||= @studio.rooms.open.to_a
+      def from = Formats::Times.minutes(@params["start"])
+      def to = Formats::Times.minutes(@params["end"])
+
+      # From today on, and no further than a season.
+      def date
+        today = @studio.local(Clock.now).to_date
+        Date.iso8601(@params["date"].to_s).then { |date| date if date.between?(today, today + 800) }
+      rescue Date::Error
+        nil
       end
     end
   end

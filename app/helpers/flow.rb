@@ -46,6 +46,9 @@ module App
       end
 
       def piece_page(kind, **options) = kind.new(piece:, member:, now: local_now, at: params["at"], **options)
+
+      # The same for what may not be there.
+      def found_page(kind, **options) = piece_page(kind, **options).tap { |shown| halt 404 unless shown.found? }
     end
   end
 end

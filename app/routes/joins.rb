@@ -14,19 +14,18 @@ module App
       def self.showing(app)
         app.allow(:member, get: "/pieces/:piece/joins") { page :joins, piece_page(Pages::Joins) }
         app.allow :member, get: "/pieces/:piece/joins/:index" do
-          shown = piece_page(Pages::Join, index: number(params["index"]))
-          shown.found? ? page(:join, shown) : halt(404)
+          page :join, found_page(Pages::Join, index: number(params["index"]))
         end
       end
 
+      def self.wanted(params) = { state: params["state"], here_only: params["here"] == "1" }
+
       def self.mending(app)
         app.allow :member, get: "/pieces/:piece/joins/:index/mend" do
-          shown = piece_page(Pages::Mend, index: number(params["index"]), state: params["state"], number: number(params["n"]), here_only: params["here"] == "1")
-          shown.found? ? page(:mend, shown) : halt(404)
+          page :mend, found_page(Pages::Mend, index: number(params["index"]), number: number(params["n"]), **Joins.wanted(params))
         end
         app.allow :director, :choreographer, post: "/pieces/:piece/joins/:index/mend" do
-          shown = piece_page(Pages::Mend, index: number(params["index"]), state: params["state"], number: number(params["n"]), here_only: params["here"] == "1")
-          halt 404 unless shown.found?
+          shown = found_page(Pages::Mend, index: number(params["index"]), number: number(params["n"]), **Joins.wanted(params))
           permit Policies::Section, piece.sections.find(shown.order.links[shown.mend.link - 1].section.id), :edit?
           result = Actions::MendJoin.new(piece, shown, params, account, today).run
           say(result.ok? ? t("mends.done", text: shown.text) : result.errors[:base], undo: result.value)
@@ -37,8 +36,7 @@ module App
       def self.settling(app)
         app.allow :member, post: "/pieces/:piece/joins/:index/agree" do
           permit Policies::Piece, piece, :tick?
-          shown = piece_page(Pages::Join, index: number(params["index"]))
-          halt 404 unless shown.found?
+          shown = found_page(Pages::Join, index: number(params["index"]))
           result = Actions::AgreeJoin.new(piece, shown.standing, params, account, today).run
           next page(:join, piece_page(Pages::Join, index: shown.index, errors: result.errors, typed: params), status: 422) unless result.ok?
 
@@ -47,8 +45,7 @@ module App
         end
         app.allow :director, post: "/pieces/:piece/joins/:index/owner" do
           permit Policies::Piece, piece, :direct?
-          shown = piece_page(Pages::Join, index: number(params["index"]))
-          halt 404 unless shown.found?
+          shown = found_page(Pages::Join, index: number(params["index"]))
           Actions::SaveJoinFacts.new(piece, shown.join, params).run
           say t("joins.facts_saved")
           redirect "/pieces/#{piece.id}/joins/#{shown.index}"

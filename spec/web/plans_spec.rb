@@ -115,7 +115,8 @@ RSpec.describe "planning", :web do
       mirela = studio.people.find_by!(name: "Mirela")
       send_form "#{plan_path}/what-if", { "change" => "teacher", "section" => piece.sections.first.id.to_s, "teacher" => mirela.id.to_s }
       expect(piece.sections.first.reload.choreographer).to eq mirela
-      ["change=extra&date=never&start=1&end=2", "change=teacher&section=0&teacher=0", "change=magic"].each { |query| expect(text("#{plan_path}/what-if?#{query}")).to include("Change one thing") }
+      ["change=extra&date=never&start=1&end=2", "change=extra&date=2027-02-06&start=10:03&end=13:00", "change=extra&date=2026-02-06&start=10:00&end=13:00",
+       "change=extra&date=9999-02-06&start=10:00&end=13:00", "change=teacher&section=0&teacher=0", "change=magic"].each { |query| expect(text("#{plan_path}/what-if?#{query}")).to include("Change one thing") }
       send_form "#{plan_path}/what-if", { "change" => "magic" }
       expect(last_response.status).to eq 404
     end
