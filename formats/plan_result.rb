@@ -13,15 +13,24 @@ module Formats
         "ready_bound" => plan.ready_bound, "unplaced_minutes" => plan.unplaced_minutes, "cost" => plan.cost, "plan" => plan.placements.map { |p| p.to_h.transform_keys(&:to_s) },
         "calls" => plan.calls.map { |c| c.to_h.transform_keys(&:to_s) }, "reasons" => plan.reasons.map { |r| reason(r, writer) }, "proven_impossible" => plan.proven_impossible?,
         "repairs" => plan.repairs.map { |r| { "change" => Core::Planning::RepairWriter.new(names).text(r), "kind" => r.kind.to_s, "ready_window" => r.ready_window } },
-        **(plan.changes ? { "changes" => plan.changes.to_h.transform_keys(&:to_s) } : {}),
+        **around(plan), **(plan.changes ? { "changes" => plan.changes.to_h.transform_keys(&:to_s) } : {}),
         "seed" => plan.seed, "iterations" => plan.iterations, "seconds" => seconds.round(4), "stopped_by" => plan.stopped_by
       )
     end
+
+    # What stands around the file's tasks; only where the problem asks for it.
+    def self.around(plan)
+      asked = plan.problem
+      bookends = { "bookends" => plan.bookends.map { |each| each.to_h.transform_keys(&:to_s) }, "missing_bookends" => plan.missing_bookends.map { |wish| missing(plan, wish) } } if (asked.recap + asked.to_music).positive?
+      { **bookends.to_h, **(asked.rewarm ? { "re_warms" => plan.re_warms.map { |each| each.to_h.transform_keys(&:to_s) } } : {}) }
+    end
+
+    def self.missing(plan, wish) = { "kind" => wish.kind, "window" => plan.problem.open_windows[wish.window].id, "tasks" => wish.tasks.map(&:id) }
 
     def self.reason(reason, writer)
       { "type" => reason.type.to_s, "who" => Array(reason.who).first, "unit" => reason.unit.to_s, "need" => reason.need, "have" => reason.have, "short" => reason.short,
         "tasks" => reason.tasks, "windows" => reason.windows, "text" => writer.text(reason) }
     end
-    private_class_method :reason
+    private_class_method :reason, :around, :missing
   end
 end

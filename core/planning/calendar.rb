@@ -31,6 +31,20 @@ module Core
       # For a room of the window, a whole number whose bits are the steps it is closed.
       def closed(window, room) = Values::Bits.of(entries(window).select { |e| e[:who] == room }.flat_map { |e| covered(window, e).to_a }.uniq)
 
+      # For each step of the window, the set of people who rehearse something else then; nil where nobody does.
+      def working(window)
+        busy = entries(window).select { |entry| entry[:work] && index[entry[:who]] }
+        return if busy.empty?
+
+        busy.each_with_object(Array.new(steps(window), 0)) { |entry, sets| covered(window, entry).each { |step| sets[step] |= 1 << index[entry[:who]] } }
+      end
+
+      # Minutes of other work: {[date, person's index] => minutes}.
+      def elsewhere
+        @elsewhere ||= @problem.unavailable.select { |entry| entry[:work] && entry[:from] && index[entry[:who]] }
+                               .each_with_object(Hash.new(0)) { |entry, sum| sum[[entry[:date], index[entry[:who]]]] += entry[:to] - entry[:from] }
+      end
+
       private
 
       def entries(window) = @away.fetch(window.date, [])

@@ -7,13 +7,13 @@ module Core
     class Frame
       # A task by index. steps: what is still to be placed; people: a set; size: dancers, for the room; rate: new eights a
       # step; after, after_window, before, before_window: indexes of tasks; tail: steps on the longest way to the end; urgent: a run
-      # is this, or waits for it.
-      Job = Struct.new(:at, :id, :steps, :split, :people, :size, :rate, :fresh, :after, :after_window, :before, :before_window, :run, :tail, :urgent, keyword_init: true) do
+      # is this, or waits for it; through: may use a rehearsal's first and last minutes, kept for recap and music.
+      Job = Struct.new(:at, :id, :steps, :split, :people, :size, :rate, :fresh, :after, :after_window, :before, :before_window, :run, :tail, :urgent, :through, keyword_init: true) do
         def hash = at
         def ==(other) = equal?(other)
         alias_method :eql?, :==
       end
-      attr_reader :problem, :jobs, :windows, :steps, :weeks, :dates, :least, :most, :rests, :trip, :cap, :away, :closed
+      attr_reader :problem, :jobs, :windows, :steps, :weeks, :dates, :least, :most, :rests, :trip, :cap, :away, :closed, :working, :rewarm, :around, :dancing
 
       def initialize(problem)
         @problem = problem
@@ -23,6 +23,7 @@ module Core
         @steps = @windows.map { |window| window.minutes / @grid }
         read_figures
         read_calendar
+        read_care
         @jobs = build_jobs
         @runs = @jobs.any?(&:run)
         @open = {}
@@ -47,6 +48,12 @@ module Core
       # Minutes each limited person may do a day, where a day's rehearsals are longer than that: [[bit, steps], …].
       def limits(date) = @limits.fetch(date, [])
 
+      # Steps of other work and of warm-ups beside this problem's, on a date.
+      def elsewhere(date, bit) = @calendar.elsewhere[[date, bit]].fdiv(@grid).ceil
+
+      # Windows of a date.
+      def on(date) = @on.fetch(date, [])
+
       # Jobs in an order in which each comes after what it waits for.
       def in_order = @in_order ||= @problem.in_order.filter_map { |task| @by_id[task.id] }
 
@@ -67,6 +74,16 @@ module Core
         @rests = [[@problem.max_continuous / @grid, @problem.break_minutes / @grid], *@problem.rests.map { |most, rest| [most / @grid, rest / @grid] }]
         @trip = @problem.trip_cost
         @cap = @problem.most_new_eights
+        @rewarm = @problem.rewarm&.map { |minutes| minutes.fdiv(@grid).ceil }
+        @around = @problem.frame_minutes.fdiv(@grid).ceil
+        @kept = [@problem.recap, @problem.to_music].map { |minutes| minutes.fdiv(@grid).ceil }
+      end
+
+      def read_care
+        @working = @windows.map { |window| @calendar.working(window) }
+        @dancing = @calendar.bits(@problem.dancers)
+        @on = @windows.each_index.group_by { |i| @dates[i] }
+        @limits = @on.to_h { |date, same| [date, limits_under(date, same)] }
       end
 
       def read_calendar
@@ -74,15 +91,14 @@ module Core
         @closed = @windows.map { |window| window.rooms.map { |id, _| @calendar.closed(window, id) } }
         @dates = @windows.map(&:date)
         @weeks = @windows.map { |window| window.day / 7 }
-        lengths = @windows.each_index.group_by { |i| @dates[i] }.transform_values { |same| same.sum { |i| @steps[i] } }
-        @limits = lengths.to_h { |date, steps| [date, limits_under(steps)] }
       end
 
-      def limits_under(steps)
+      def limits_under(date, windows)
+        possible = windows.sum { |i| @steps[i] + @around }
         @problem.limits.filter_map do |limit|
           most = limit[:minutes_per_day] / @grid
           bit = @calendar.index[limit[:who]]
-          [bit, most] if bit && most < steps
+          [bit, most] if bit && most < possible + elsewhere(date, bit)
         end
       end
 
@@ -99,7 +115,7 @@ module Core
         people = task.people
         Job.new(at: index, id: task.id, steps: @problem.left(task) / @grid, split: task.split, people: @calendar.bits(people), size: task.dancers.size,
                 rate: task.eights.zero? ? 0.0 : task.eights.to_f * @grid / task.minutes, fresh: task.eights.zero? ? [] : task.dancers.map { |who| @calendar.index[who] },
-                after: task.after.filter_map { |id| places[id] }, after_window: task.after_window.filter_map { |id| places[id] }, before: [], before_window: [], run: task.run?, tail: 0)
+                after: task.after.filter_map { |id| places[id] }, after_window: task.after_window.filter_map { |id| places[id] }, before: [], before_window: [], run: task.run?, tail: 0, through: task.through? || Bookends::KINDS.include?(task.kind))
       end
 
       def link(jobs)
@@ -117,7 +133,16 @@ module Core
       def open_steps(job, window)
         set = 0
         @away[window].each_with_index { |gone, step| set |= 1 << step if gone.nobits?(job.people) }
-        set
+        job.through ? set : set & between(window)
+      end
+
+      # Steps of a window without what is kept for recap and music; all of a short one.
+      def between(window)
+        size = @steps[window]
+        first, last = @kept
+        return (1 << size) - 1 if size < (first + last) * 4
+
+        ((1 << (size - last)) - 1) & ~((1 << first) - 1)
       end
     end
   end

@@ -39,6 +39,21 @@ module Core
       # The first start from a step on in a window for a part of so many steps, or nil.
       def next_start(job, window, from, steps) = first_start(job, window, within(@table.free(job, window), from, @frame.steps[window]), steps)
 
+      # [price, start, steps, window, room] of the best start in a window, or nil.
+      def cheapest_in(job, window, from, to)
+        free = within(@table.free(job, window), from, to)
+        return if free.zero?
+
+        lengths(job, window).each do |steps|
+          starts = starts(job, window, free, steps)
+          next if starts.zero?
+
+          price, start = Price.new(@table, job, window, steps).order(starts).find { |_, at| @table.bearable?(job, window, at, steps) }
+          return [price, start, steps, window, @table.room_at(job, window, start, steps)] if start
+        end
+        nil
+      end
+
       private
 
       def low(job)
@@ -143,21 +158,6 @@ module Core
           best, least = found, price if least.nil? || price < least - 1e-9
         end
         best && [best[3], best[1], best[2], best[4]]
-      end
-
-      # [price, start, steps, window, room] of the best start in a window, or nil.
-      def cheapest_in(job, window, from, to)
-        free = within(@table.free(job, window), from, to)
-        return if free.zero?
-
-        lengths(job, window).each do |steps|
-          starts = starts(job, window, free, steps)
-          next if starts.zero?
-
-          price, start = Price.new(@table, job, window, steps).order(starts).find { |_, at| @table.bearable?(job, window, at, steps) }
-          return [price, start, steps, window, @table.room_at(job, window, start, steps)] if start
-        end
-        nil
       end
     end
   end

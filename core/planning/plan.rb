@@ -6,15 +6,19 @@ module Core
     # unplaced: {task id => minutes}.
     class Plan
       Call = Struct.new(:window, :who, :call, :release, :waiting, keyword_init: true)
-      attr_reader :placements, :unplaced, :reasons, :seed, :iterations, :ready_bound, :changes, :stopped_by, :repairs, :problem
+      ReWarm = Struct.new(:window, :start, :minutes, :dancers, keyword_init: true)
+      attr_reader :placements, :unplaced, :reasons, :seed, :iterations, :ready_bound, :changes, :stopped_by, :repairs, :problem, :bookends, :missing_bookends
 
-      # changes: Changes::Count against an earlier plan; repairs: [Repairs::Repair] that were tried and work.
-      def initialize(problem, placements, unplaced: {}, reasons: [], seed: 0, iterations: 0, ready_bound: nil, changes: nil, stopped_by: "iterations", proven_impossible: false, repairs: [])
+      # changes: Changes::Count against an earlier plan; repairs: [Repairs::Repair] that were tried and work; bookends:
+      # [Bookends::Bookend]; missing_bookends: [BookendWishes::Wish] that found no place.
+      def initialize(problem, placements, unplaced: {}, reasons: [], seed: 0, iterations: 0, ready_bound: nil, changes: nil, stopped_by: "iterations", proven_impossible: false, repairs: [], bookends: [], missing_bookends: [])
         @ready_bound = ready_bound
         @changes = changes
         @stopped_by = stopped_by
         @proven_impossible = proven_impossible
         @repairs = repairs
+        @bookends = bookends.sort_by { |each| [each.window.to_s, each.start, each.dancers.first.to_s] }.freeze
+        @missing_bookends = missing_bookends
         @problem = problem
         @order = problem.windows.each_with_index.to_h { |window, i| [window.id, i] }
         @tasks = problem.tasks.to_h { |task| [task.id, task] }
@@ -41,7 +45,18 @@ module Core
 
       # When each person is needed in each rehearsal; minutes after the window's start.
       def calls
-        @calls ||= placements.group_by(&:window).flat_map { |window, blocks| calls_in(window, blocks) }
+        @calls ||= spans.flat_map { |window, people| people.sort_by { |who, _| who.to_s }.map { |who, own| call(window, who, own) } }
+      end
+
+      # [ReWarm]: dancers who were idle so long that they warm up again before they go on.
+      def re_warms
+        idle, minutes = @problem.rewarm
+        return [] unless idle
+
+        @problem.windows.flat_map do |window|
+          dancing = spans.fetch(window.id, {}).slice(*@problem.dancers).to_h { |who, own| [who, own + other_work(who, window)] }
+          ReWarms.new(idle:, minutes:).of(dancing).map { |start, dancers| ReWarm.new(window: window.id, start:, minutes:, dancers:) }
+        end
       end
 
       # Σ over person × rehearsal of waiting plus the cost of coming.
@@ -49,16 +64,25 @@ module Core
 
       private
 
-      def calls_in(window, blocks)
-        by_person = Hash.new { |hash, who| hash[who] = [] }
-        blocks.each { |block| @tasks[block.task].people.each { |who| by_person[who] << block } }
-        by_person.sort_by { |who, _| who.to_s }.map { |who, own| call(window, who, own) }
+      # {window => {who => [[from, to], …]}}, recaps and music included.
+      def spans
+        @spans ||= (placements + bookends).each_with_object({}) do |block, found|
+          here = found[block.window] ||= Hash.new { |hash, who| hash[who] = [] }
+          people(block).each { |who| here[who] << [block.start, block.end] }
+        end
       end
 
-      def call(window, who, blocks)
-        from = blocks.map(&:start).min
-        to = blocks.map(&:end).max
-        Call.new(window:, who:, call: from, release: to, waiting: to - from - blocks.sum(&:minutes))
+      def people(block) = block.respond_to?(:people) ? block.people : @tasks[block.task].people
+
+      def call(window, who, own)
+        from, to = own.map(&:first).min, own.map(&:last).max
+        Call.new(window:, who:, call: from, release: to, waiting: to - from - own.sum { |start, finish| finish - start })
+      end
+
+      # What somebody rehearses beside this problem in a window.
+      def other_work(who, window)
+        @other ||= @problem.unavailable.select { |entry| entry[:work] && entry[:from] }.group_by { |entry| [entry[:who], entry[:date]] }
+        @other.fetch([who, window.date], []).map { |entry| [entry[:from] - window.start, entry[:to] - window.start].map { |at| at.clamp(0, window.minutes) } }.select { |from, to| from < to }
       end
     end
   end

@@ -2,15 +2,19 @@
 
 module Core
   module Planning
-    # Everything a rehearsal plan is made from. unavailable: [{who:, date:, from:, to:}], minutes of the day, nil for
-    # the whole day; who may be a room. done: {task id => minutes}. now: id of the first window still ahead.
-    # limits: [{who:, minutes_per_day:}]. most_new_eights: new material a dancer takes in per rehearsal, or nil.
-    # rests: further [most minutes, least rest] beside max_continuous and break. plan: placements of an earlier plan;
-    # pinned: those of them that stay where they are ([Placement]).
+    # Everything a rehearsal plan is made from. unavailable: [{who:, date:, from:, to:, work:}], minutes of the day, nil for
+    # the whole day; who may be a room; work: true where they rehearse something else then, which tires them as much.
+    # done: {task id => minutes}. now: id of the first window still ahead. limits: [{who:, minutes_per_day:}], with
+    # frame_minutes (warm-up and cool-down) counted once a rehearsal. most_new_eights: new material a dancer takes in per
+    # rehearsal, or nil. rests: further [most minutes, least rest] beside max_continuous and break. rewarm: [idle, minutes]:
+    # dancers who were idle so long in a rehearsal warm up again before their next work, which counts as work; nil for never.
+    # recap, to_music: minutes kept at the start and the end of a rehearsal for last time's new material and today's;
+    # lately: [Task] that were new in the last rehearsal behind us, with those who were there. plan: placements of an earlier
+    # plan; pinned: those of them that stay where they are ([Placement]).
     class Problem < Values::Value.of(:windows, :tasks, grid: 5, min_part: 15, max_part: 60, max_continuous: 55, break_minutes: 5,
                                      trip_cost: 30, dancers: [].freeze, choreographers: [].freeze, unavailable: [].freeze, limits: [].freeze,
                                      show_date: nil, target_window: nil, plan: [].freeze, done: {}.freeze, now: nil, most_new_eights: nil,
-                                     rests: [].freeze, pinned: [].freeze)
+                                     rests: [].freeze, pinned: [].freeze, rewarm: nil, frame_minutes: 0, recap: 0, to_music: 0, lately: [].freeze)
       def people = dancers | choreographers
 
       # Windows that are not past.

@@ -114,9 +114,13 @@ module Core
         unplaced = @frame.jobs.reject { |job| table.placed?(job) }.to_h { |job| [job.id, table.left[job.at] * @problem.grid] }
         limit = @frame.steps.empty? ? nil : @frame.windows[bound]&.id
         shortfall = unplaced.empty? ? nil : Shortfall.new(@problem, unplaced)
-        Plan.new(@problem, placements(table), unplaced:, reasons: shortfall&.reasons || [], seed: @seed, iterations: @made, ready_bound: limit, changes: told&.of(table),
-                                              stopped_by: @stop.call ? "stop" : "iterations", proven_impossible: shortfall&.proven? || false)
+        ends = bookends(placements(table))
+        Plan.new(@problem, ends.placements, unplaced:, reasons: shortfall&.reasons || [], seed: @seed, iterations: @made, ready_bound: limit, changes: told&.of(ends.table),
+                                            stopped_by: @stop.call ? "stop" : "iterations", proven_impossible: shortfall&.proven? || false, bookends: ends.all, missing_bookends: ends.missing)
       end
+
+      # Recap and music around what was placed; nothing that people were told is moved for them.
+      def bookends(placements) = Bookends.new(@problem, placements, fixed: (@problem.pinned + @problem.plan).map(&:window).uniq)
 
       def placements(table)
         @frame.jobs.flat_map do |job|

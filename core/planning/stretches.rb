@@ -3,24 +3,57 @@
 module Core
   module Planning
     # Whether a new block would make somebody work longer without a rest than allowed. A person's work is one
-    # stretch until an idle gap of at least `rest` steps. Works on whole sets of people at once.
+    # stretch until an idle gap of at least `rest` steps; warming up again before it, after a longer idle time, belongs to
+    # it. Works on whole sets of people at once.
     class Stretches
-      def initialize(busy, rest:, most:)
+      # busy: per step, the set of people at work; rewarm: [idle steps, steps] or nil; dancing: the set of those who warm up.
+      def initialize(busy, rest:, most:, rewarm: nil, dancing: 0)
         @busy = busy
         @rest = rest
         @most = most
+        @idle, @again = rewarm
+        @dancing = dancing
       end
 
-      # busy: per step, the set of people at work. True when people may also work on steps from...to.
+      # True when people may also work on steps from...to.
       def allow?(people, from, to)
         before = reach(people, from, -1)
         after = reach(people, to - 1, 1)
-        before.none? do |start, early|
-          after.any? { |finish, late| early.anybits?(late) && finish - start + 1 > @most }
+        too_long = before.any? do |start, early|
+          after.any? { |finish, late| early.anybits?(late) && over?(start, finish, early & late) }
         end
+        !too_long && (@idle.nil? || next_allowed?(people, to))
       end
 
       private
+
+      # Whether a stretch is too long for any of these, what they need to get warm for it included.
+      def over?(start, finish, people)
+        steps = finish - start + 1
+        steps > @most || (!@idle.nil? && steps + @again > @most && cold(people & @dancing, start).positive?)
+      end
+
+      # Those of some people who worked before a step, but so long ago that they are cold again.
+      def cold(people, step)
+        since = [step - @idle, 0].max
+        earlier = @busy.first(since).reduce(0, :|)
+        lately = @busy[since...step].reduce(0, :|)
+        people & earlier & ~lately
+      end
+
+      # The block makes a later stretch one that needs warming up: it must still not be too long.
+      def next_allowed?(people, to)
+        waiting = people & @dancing & ~@busy[to, [@idle, @rest].max].to_a.reduce(0, :|)
+        step = to + [@idle, @rest].max
+        while waiting.positive? && step < @busy.size
+          begin_here = waiting & @busy[step]
+          return false if begin_here.positive? && reach(begin_here, step, 1).any? { |finish, set| set.positive? && finish - step + 1 + @again > @most }
+
+          waiting &= ~begin_here
+          step += 1
+        end
+        true
+      end
 
       # How far existing work that touches the block's edge goes in one direction: {step => people}.
       def reach(people, edge, direction)

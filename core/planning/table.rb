@@ -19,10 +19,11 @@ module Core
       def initialize(frame)
         @frame = frame
         @busy = frame.steps.map { |steps| Array.new(steps, 0) }
+        @work = @busy.each_with_index.map { |own, window| frame.working[window]&.dup || own }
         @rooms = frame.closed.map(&:dup)
         @blocks = Array.new(frame.jobs.size) { [] }
         @left = frame.jobs.map(&:steps)
-        @spent = Hash.new(0)
+        @days = DayLimits.new(self, @work)
         @week_steps = Hash.new(0)
         @fresh = frame.steps.map { Hash.new(0.0) }
         @spans = Array.new(frame.steps.size)
@@ -38,7 +39,9 @@ module Core
       def put(job, window, start, steps, room)
         people = job.people
         busy = @busy[window]
+        work = @work[window]
         (start...(start + steps)).each { |step| busy[step] |= people }
+        (start...(start + steps)).each { |step| work[step] |= people } unless work.equal?(busy)
         @rooms[window][room] |= ((1 << steps) - 1) << start
         @blocks[job.at] << Block.new(window, start, steps, room)
         @left[job.at] -= steps
@@ -99,14 +102,15 @@ module Core
 
       def room_free?(window, room, steps) = @rooms[window][room].nobits?(steps)
 
-      # Whether nobody would work too long without a rest, or too long on a day.
+      # Whether nobody would work too long without a rest (warming up again counts as work), or too long on a day.
       def bearable?(job, window, start, steps)
-        return false unless within_limits?(job, window, steps)
+        return false unless @days.allow?(job, window, start, steps)
 
         people = job.people
-        busy = @busy[window]
+        work = @work[window]
+        cold = @frame.rewarm && (job.people & @frame.dancing & there(window)).positive?
         @frame.rests.all? do |most, rest|
-          steps <= most && (alone?(busy, people, start, steps, rest) || Stretches.new(busy, rest:, most:).allow?(people, start, start + steps))
+          steps <= most && ((!cold && alone?(work, people, start, steps, rest)) || Stretches.new(work, rest:, most:, rewarm: cold ? @frame.rewarm : nil, dancing: @frame.dancing).allow?(people, start, start + steps))
         end
       end
 
@@ -121,12 +125,20 @@ module Core
       # Who has begun by each step of a window, and who goes on from it: [began, goes on, attends].
       def spans(window) = @spans[window] ||= spans_of(window)
 
+      # Who is in a window at all, for this or for other work.
+      def there(window)
+        other = @frame.working[window]
+        other ? other.reduce(spans(window).last, :|) : spans(window).last
+      end
+
       private
 
       def clear(job, block)
         others = ~job.people
         busy = @busy[block.window]
+        work = @work[block.window]
         (block.start...block.end).each { |step| busy[step] &= others }
+        (block.start...block.end).each { |step| work[step] &= others } unless work.equal?(busy)
         @rooms[block.window][block.room] &= ~(((1 << block.steps) - 1) << block.start)
         @left[job.at] += block.steps
         count(job, block.window, block.steps, -1)
@@ -136,13 +148,7 @@ module Core
         @spans[window] = @costs[window] = nil
         @week_steps[@frame.weeks[window]] += sign * steps
         job.fresh.each { |who| @fresh[window][who] += sign * job.rate * steps } if job.rate.positive?
-        date = @frame.dates[window]
-        @frame.limits(date).map(&:first).each { |bit| @spent[[date, bit]] += sign * steps if job.people[bit] == 1 }
-      end
-
-      def within_limits?(job, window, steps)
-        date = @frame.dates[window]
-        @frame.limits(date).none? { |bit, most| job.people[bit] == 1 && @spent[[date, bit]] + steps > most }
+        @days.count(job, window, sign * steps)
       end
 
       # Nobody of these works within a rest's length of the block.

@@ -11,6 +11,12 @@ module Core
       def people = dancers | choreographers
       def before = after | after_window
       def run? = kind == "run"
+
+      # Material that is danced for the first time: it is recapped next time and ends the day to music.
+      def fresh? = %w[make learn difference join].include?(kind)
+
+      # Danced right through, so that nothing need be kept free around it.
+      def through? = %w[chain run].include?(kind)
     end
   end
 end

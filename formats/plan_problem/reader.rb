@@ -28,7 +28,17 @@ module Formats
       def everything
         @fields.skip("title")
         { **figures, dancers: @fields.ids("dancers"), choreographers: @fields.ids("choreographers"), windows:, tasks:, unavailable:,
-          limits:, plan: earlier, done:, now: @fields.text("now", default: nil) }
+          limits:, plan: earlier, done:, now: @fields.text("now", default: nil), **care }
+      end
+
+      # What is kept for bodies and for recap and music.
+      def care
+        { rewarm:, **{ frame_minutes: "frame_minutes", recap: "recap", to_music: "to_music" }.transform_values { |name| @fields.integer(name, max: 240, default: 0) }, lately: @fields.list("lately") { |task| task_of(task) } }
+      end
+
+      # Idle for so long, and somebody warms up again for so many minutes.
+      def rewarm
+        @fields.object("rewarm") { |found| [found.integer("idle", min: 1), found.integer("minutes", min: 1)] }
       end
 
       def figures
@@ -67,19 +77,21 @@ module Formats
       end
 
       def tasks
-        @fields.list("tasks") do |task|
-          task.skip("title", "links", "rows", "note")
-          Planning::Task.new(id: task.text("id"), kind: task.choice("kind", Planning::Task::KINDS), minutes: task.integer("minutes", min: 1, max: 100_000),
-                             split: task.flag("split"), dancers: task.texts("dancers"), choreographers: task.texts("choreographers"),
-                             sections: task.texts("sections"), after: task.texts("after"), after_window: task.texts("after_window"),
-                             eights: task.number("eights", min: 0, max: 10_000, default: 0))
-        end
+        @fields.list("tasks") { |task| task_of(task) }
+      end
+
+      def task_of(task)
+        task.skip("title", "links", "rows", "note")
+        Planning::Task.new(id: task.text("id"), kind: task.choice("kind", Planning::Task::KINDS), minutes: task.integer("minutes", min: 1, max: 100_000),
+                           split: task.flag("split"), dancers: task.texts("dancers"), choreographers: task.texts("choreographers"),
+                           sections: task.texts("sections"), after: task.texts("after"), after_window: task.texts("after_window"),
+                           eights: task.number("eights", min: 0, max: 10_000, default: 0), links: (task.integers("link_indexes") if task.given?("link_indexes")))
       end
 
       def unavailable
         @fields.list("unavailable") do |entry|
           { who: entry.text("who"), date: entry.match("date", Times::DATE, "a date like 2027-05-01"),
-            from: clock(entry, "from", default: nil), to: clock(entry, "to", default: nil) }
+            from: clock(entry, "from", default: nil), to: clock(entry, "to", default: nil), **(entry.flag("work") ? { work: true } : {}) }
         end
       end
 
@@ -108,7 +120,7 @@ module Formats
       end
 
       def check_grid(read)
-        %i[min_part max_part].each do |name|
+        %i[min_part max_part recap to_music].each do |name|
           @fields.fault(name.to_s, "must be a multiple of the grid (#{read[:grid]}), got #{read[name]}") unless (read[name] % read[:grid]).zero?
         end
       end

@@ -20,7 +20,14 @@ module Formats
         { "grid" => @problem.grid, "min_part" => @problem.min_part, "max_part" => @problem.max_part, "max_continuous" => @problem.max_continuous,
           "break" => @problem.break_minutes, "trip_cost" => @problem.trip_cost, "show_date" => @problem.show_date,
           "target_window" => @problem.target_window, "now" => @problem.now, "most_new_eights" => @problem.most_new_eights,
-          "rests" => (@problem.rests.map { |most, rest| { "most" => most, "rest" => rest } } unless @problem.rests.empty?) }.compact
+          "rewarm" => @problem.rewarm && { "idle" => @problem.rewarm.first, "minutes" => @problem.rewarm.last },
+          **kept, "rests" => (@problem.rests.map { |most, rest| { "most" => most, "rest" => rest } } unless @problem.rests.empty?) }.compact
+      end
+
+      # Only what is asked for.
+      def kept
+        { "frame_minutes" => @problem.frame_minutes, "recap" => @problem.recap, "to_music" => @problem.to_music }.reject { |_, minutes| minutes.zero? }
+          .merge(@problem.lately.empty? ? {} : { "lately" => @problem.lately.map { |each| task(each) } })
       end
 
       def window(window)
@@ -29,7 +36,7 @@ module Formats
       end
 
       def away(entry)
-        { "who" => entry[:who], "date" => entry[:date], "from" => clock(entry[:from]), "to" => clock(entry[:to]) }.compact
+        { "who" => entry[:who], "date" => entry[:date], "from" => clock(entry[:from]), "to" => clock(entry[:to]), "work" => entry[:work] }.compact
       end
 
       def clock(minutes) = minutes && Times.clock(minutes)
@@ -37,7 +44,7 @@ module Formats
       def task(task)
         { "id" => task.id, "kind" => task.kind, "minutes" => task.minutes, "split" => task.split, "dancers" => task.dancers,
           "choreographers" => task.choreographers, "sections" => task.sections.map(&:to_s), "after" => task.after, "after_window" => task.after_window,
-          "eights" => task.eights }
+          "eights" => task.eights, "link_indexes" => task.links }.compact
       end
     end
   end

@@ -1,0 +1,185 @@
+# frozen_string_literal: true
+
+module Core
+  module Planning
+    # Recap first, today's material to music last: finds each wish (BookendWishes) a place in its rehearsal, where its
+    # dancers wait least for it. Together at the edge of the rehearsal, or each material beside its own lesson, whichever
+    # costs less; where neither goes, the rehearsal's blocks are set anew around it in the order they had.
+    #
+    #   Bookends.new(problem, plan.placements).all  # => [Bookend, …]
+    class Bookends
+      KINDS = %w[recap to_music].freeze
+      # start: minutes after the window's start; tasks: ids of the material.
+      Bookend = Struct.new(:kind, :window, :start, :minutes, :room, :dancers, :choreographers, :tasks, keyword_init: true) do
+        def end = start + minutes
+        def people = dancers | choreographers
+      end
+
+      # fixed: ids of windows in which nothing is moved for it.
+      def initialize(problem, placements, fixed: [])
+        @problem = problem
+        @fixed = fixed
+        @wishes = BookendWishes.new(problem, placements).all
+        @choices = @wishes.each_with_index.to_h { |wish, i| [wish, choices(wish, i)] }
+        prepare(placements)
+      end
+
+      # [Bookend] that found a place.
+      def all
+        run
+        @wishes.flat_map { |wish| @chosen.fetch(wish, []) }.map { |job| bookend(job) }
+      end
+
+      # Wishes for which there was no place.
+      def missing
+        run
+        @wishes.reject { |wish| @chosen.key?(wish) }
+      end
+
+      # The table with everything on it.
+      def table = run && @table
+
+      # The placements of all tasks, some moved within their rehearsal.
+      def placements
+        run
+        @work.flat_map { |job| @table.blocks[job.at].map { |block| place(job, block) } }
+      end
+
+      private
+
+      # Ways to do a wish, each a list of tasks: together with the teachers, each material by itself, together without them.
+      def choices(wish, index)
+        alone = wish.parts.each_with_index.map { |(task, dancers), i| task_for(wish, "#{index}-#{i}", dancers, task.choreographers & wish.choreographers, [task]) }
+        whole = task_for(wish, "#{index}-all", wish.dancers, wish.choreographers, wish.tasks)
+        [[whole], (alone if alone.size > 1), ([task_for(wish, "#{index}-led", wish.dancers, [], wish.tasks)] if wish.choreographers.any?)].compact
+      end
+
+      def task_for(wish, number, dancers, choreographers, tasks)
+        Task.new(id: "#{wish.kind}-#{number}", kind: wish.kind, minutes: @problem.public_send(wish.kind), dancers:, choreographers:, sections: tasks.map(&:id))
+      end
+
+      def prepare(placements)
+        extra = @choices.values.flatten
+        @extra = extra.to_h { |task| [task.id, task] }
+        @frame = Frame.new(@problem.with(tasks: @problem.tasks + extra))
+        @table = Table.new(@frame)
+        @places = Places.new(@table)
+        @work = @frame.jobs.reject { |job| @extra.key?(job.id) }
+        windows = @frame.windows.each_with_index.to_h { |window, i| [window.id, i] }
+        placements.each { |each| put(each, windows.fetch(each.window)) }
+      end
+
+      def put(placement, window)
+        room = @frame.windows[window].rooms.index { |id, _| id == placement.room }
+        @table.put(@frame.job(placement.task), window, *[placement.start, placement.minutes].map { |minutes| minutes / @problem.grid }, room)
+      end
+
+      def run
+        @chosen ||= {}.tap do |chosen|
+          @chosen = chosen
+          @wishes.group_by(&:window).each { |window, wishes| fit(window, wishes) }
+        end
+      end
+
+      def fit(window, wishes)
+        choose_all(window, wishes)
+        around(window, wishes) if wishes.any? { |wish| !@chosen.key?(wish) } && !@fixed.include?(@frame.windows[window].id)
+      end
+
+      def choose_all(window, wishes)
+        lessons = @table.busy(window).dup
+        wishes.each { |wish| (best = best(wish, lessons)) && commit(wish, best) }
+      end
+
+      # The cheapest way of doing a wish: [[job, place], …], or nil.
+      def best(wish, lessons)
+        tried = @choices[wish].filter_map { |tasks| attempt(wish, tasks.map { |task| @frame.job(task.id) }, lessons) }
+        tried.min_by.with_index { |(cost, _), i| [cost, i] }&.last
+      end
+
+      # Puts a list of jobs and takes them out again: [what it then costs, places], or nil when one finds no place.
+      def attempt(wish, jobs, lessons)
+        placed = jobs.map do |job|
+          found = @places.cheapest_in(job, wish.window, *edge(wish, job, lessons)) or break
+          @table.put(job, wish.window, found[1], found[2], found[4])
+          [job, found]
+        end
+        placed && [@table.window_cost(wish.window), placed]
+      ensure
+        jobs.each { |job| @table.take(job) }
+      end
+
+      # Steps between which it may be: before the first lesson of its dancers, or after the lessons that held the material,
+      # and after all their lessons when it is danced together.
+      def edge(wish, job, lessons)
+        people = @frame.bits(@extra[job.id].dancers)
+        return [0, lessons.index { |set| set.anybits?(people) } || lessons.size] if wish.kind == "recap"
+        return [(lessons.rindex { |set| set.anybits?(people) } || -1) + 1, lessons.size] if @choices[wish].none? { |tasks| tasks.size > 1 && tasks.any? { |task| task.id == job.id } }
+
+        taught = @extra[job.id].sections.flat_map { |id| @table.blocks[@frame.job(id).at].select { |block| block.window == wish.window } }
+        [taught.map(&:end).max, lessons.size]
+      end
+
+      def commit(wish, placed)
+        placed.each { |job, found| @table.put(job, wish.window, found[1], found[2], found[4]) }
+        @chosen[wish] = placed.map(&:first)
+      end
+
+      # Everything of a rehearsal anew: recaps, then its blocks in the order they had, then the music. Kept when no block
+      # is lost and more is placed.
+      def around(window, wishes)
+        before = wishes.select { |wish| @chosen.key?(wish) }.to_h { |wish| [wish, @chosen[wish].to_h { |job| [job, @table.take(job)] }] }
+        wishes.each { |wish| @chosen.delete(wish) }
+        blocks = blocks_of(window)
+        blocks.each { |job, block| @table.take_block(job, block) }
+        done = again(window, wishes, blocks)
+        restore(window, wishes, blocks, before) unless done && wishes.count { |wish| @chosen.key?(wish) } > before.size
+      end
+
+      def blocks_of(window)
+        @work.flat_map { |job| @table.blocks[job.at].select { |block| block.window == window }.map { |block| [job, block] } }.sort_by { |job, block| [block.start, job.at] }
+      end
+
+      def again(window, wishes, blocks)
+        recaps, musics = wishes.partition { |wish| wish.kind == "recap" }
+        recaps.each { |wish| first(wish) }
+        set = blocks.all? { |job, block| set_again(job, block, window) }
+        set && choose_all(window, musics)
+        set
+      end
+
+      # A recap of everybody together, as early as it goes.
+      def first(wish)
+        job = @frame.job(@choices[wish].last.first.id)
+        start = @places.next_start(job, wish.window, 0, job.steps) or return
+        @table.put(job, wish.window, start, job.steps, @table.room_at(job, wish.window, start, job.steps))
+        @chosen[wish] = [job]
+      end
+
+      def set_again(job, block, window)
+        low, = @places.bounds(job, @frame.steps.size - 1)
+        from = low && low / Table::TIME == window ? low % Table::TIME : 0
+        start = low && @places.next_start(job, window, from, block.steps) or return
+        @table.put(job, window, start, block.steps, @table.room_at(job, window, start, block.steps))
+      end
+
+      def restore(window, wishes, blocks, before)
+        wishes.each { |wish| @chosen.delete(wish)&.each { |job| @table.take(job) } }
+        blocks.map(&:first).uniq.each { |job| @table.blocks[job.at].select { |block| block.window == window }.each { |block| @table.take_block(job, block) } }
+        blocks.each { |job, block| @table.put_back(job, [block]) }
+        before.each { |wish, jobs| @chosen[wish] = jobs.map { |job, kept| @table.put_back(job, kept) && job } }
+      end
+
+      def bookend(job)
+        task = @extra[job.id]
+        at = place(job, @table.blocks[job.at].first)
+        Bookend.new(kind: task.kind, window: at.window, start: at.start, minutes: at.minutes, room: at.room, dancers: task.dancers, choreographers: task.choreographers, tasks: task.sections)
+      end
+
+      def place(job, block)
+        window = @frame.windows[block.window]
+        Placement.new(task: job.id, window: window.id, start: @frame.minutes(block.start), minutes: @frame.minutes(block.steps), room: window.rooms[block.room].first)
+      end
+    end
+  end
+end
