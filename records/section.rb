@@ -9,11 +9,13 @@ module Records
 
     TIMES = Core::Piece::Section::BEATS.keys.freeze
     FEELS = %w[even triplet].freeze
+    LAYERS = Core::Piece::Section::LAYERS.keys.freeze
     EDGE = { "weight" => %w[left right both seated floor], "facing" => (1..8).to_a, "level" => %w[standing low kneeling floor air] }.freeze
 
     belongs_to :studio
     belongs_to :piece
     belongs_to :choreographer, class_name: "Records::Person", optional: true
+    has_many :teachings
     has_many :eights, -> { order(:position) }, dependent: :delete_all
     has_many :parts
     has_many :corrections
@@ -25,6 +27,7 @@ module Records
     validates :method_preset, inclusion: { in: METHODS }
     validates :time, inclusion: { in: TIMES }
     validates :feel, inclusion: { in: FEELS }
+    validates :layer_school, inclusion: { in: LAYERS }
     validates :difficulty, numericality: { in: 0.7..1.6 }
     validates :minutes, numericality: { only_integer: true, in: 1..600 }, allow_nil: true
     validates :note, length: { maximum: 2000 }

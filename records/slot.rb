@@ -9,7 +9,15 @@ module Records
     belongs_to :room, optional: true
     has_many :slot_people, class_name: "Records::SlotPerson"
 
+    # What stands around the work: warm-ups, and what is danced again.
+    FRAMES = %w[warm_up re_warm cool_down].freeze
+    ENDS = %w[recap to_music].freeze
+    scope :work, -> { where.not(kind: FRAMES + ENDS) }
+
     def end_minute = start_minute + minutes
-    def work? = !%w[warm_up cool_down].include?(kind)
+    def work? = !frame? && !end?
+    def lesson? = %w[learn make].include?(kind) && section_ids.size == 1
+    def frame? = FRAMES.include?(kind)
+    def end? = ENDS.include?(kind)
   end
 end

@@ -23,6 +23,7 @@ module Records
     has_many :groups
     has_many :group_members
     has_many :sections
+    has_many :teachings
     has_many :eights
     has_many :parts
     has_many :links
@@ -44,7 +45,7 @@ module Records
     validates :time_zone, inclusion: { in: ->(_) { TZInfo::Timezone.all_identifiers } }
 
     DEFAULTS = { "under_eleven" => false, "warm_up" => 15, "cool_down" => 5, "max_continuous" => 55, "rest" => 5, "daily_minutes" => 300,
-                 "full_runs" => 5, "new_eights" => 6, "latest_finish" => 1320 }.freeze
+                 "full_runs" => 5, "new_eights" => 6, "latest_finish" => 1320, "re_warm" => 5, "recap" => 5, "to_music" => 5 }.freeze
 
     # What steps are called here: the studio's own words before the known ones.
     def vocabulary

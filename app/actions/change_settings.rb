@@ -4,7 +4,9 @@ module App
   module Actions
     # The studio's name, time zone and care figures.
     class ChangeSettings
-      FIGURES = { "warm_up" => 5..60, "cool_down" => 0..30, "max_continuous" => 20..120, "rest" => 5..60, "daily_minutes" => 30..720, "new_eights" => 1..40, "latest_finish" => 720..1440 }.freeze
+      FIGURES = { "warm_up" => 5..60, "cool_down" => 0..30, "re_warm" => 0..15, "recap" => 0..20, "to_music" => 0..20, "max_continuous" => 20..120, "rest" => 5..60, "daily_minutes" => 30..720, "new_eights" => 1..40, "latest_finish" => 720..1440 }.freeze
+      # Figures that came later: a form without them leaves them.
+      LATER = %w[latest_finish re_warm recap to_music].freeze
       IN_FIVES = (FIGURES.keys - ["new_eights"]).freeze
 
       def initialize(studio, params)
@@ -30,7 +32,7 @@ module App
       # Minutes, or a time of day for the latest finish; what was not sent stays as it is.
       def figure(name)
         text = @params[name].to_s
-        return @studio.setting(name) if text.empty? && name == "latest_finish"
+        return @studio.setting(name) if text.empty? && LATER.include?(name)
 
         name == "latest_finish" ? Formats::Times.minutes(text) : Integer(text, exception: false)
       end

@@ -2,12 +2,14 @@
 
 module App
   module Actions
-    # Warm-up before the first work of a rehearsal and cool-down after the last, for whoever is there then.
+    # Warm-up before the first slot of a rehearsal, cool-down after the last, for whoever is there then; warming up again for
+    # those who were idle long in between.
     class Frames
       SOON = 15
 
       def initialize(plan, season)
         @plan = plan
+        @season = season
         @care = season.care
         @warm_up = season.warm_up
       end
@@ -15,25 +17,42 @@ module App
       # Makes them anew for some rehearsals of the plan.
       def redo(rehearsal_ids)
         slots = @plan.slots.where(rehearsal_id: rehearsal_ids).includes(:slot_people, rehearsal: :rooms).to_a
-        old, work = slots.partition { |slot| !slot.work? }
+        old, others = slots.partition(&:frame?)
         Records::SlotPerson.where(studio_id: @plan.studio_id, slot_id: old.map(&:id)).delete_all
         Records::Slot.where(studio_id: @plan.studio_id, id: old.map(&:id)).delete_all
-        work.group_by(&:rehearsal).each { |rehearsal, own| make(rehearsal, own) }
+        others.group_by(&:rehearsal).each { |rehearsal, own| make(rehearsal, own) }
       end
 
-      def make(rehearsal, work)
-        first = work.map(&:start_minute).min
-        last = work.map(&:end_minute).max
-        slot(rehearsal, "warm_up", first - @warm_up, @warm_up, dancers(work.select { |each| each.start_minute < first + SOON }))
-        slot(rehearsal, "cool_down", last, @care.cool_down, dancers(work.select { |each| each.end_minute == last })) if @care.cool_down.positive?
+      # slots: everything else of the plan in the rehearsal, recap and music included.
+      def make(rehearsal, slots)
+        first = slots.map(&:start_minute).min
+        last = slots.map(&:end_minute).max
+        slot(rehearsal, "warm_up", first - @warm_up, @warm_up, dancers(slots.select { |each| each.start_minute < first + SOON }))
+        warm_again(rehearsal, slots)
+        slot(rehearsal, "cool_down", last, @care.cool_down, dancers(slots.select { |each| each.end_minute == last })) if @care.cool_down.positive?
       end
 
       private
 
       def dancers(slots) = slots.flat_map { |slot| slot.slot_people.select { |called| called.role == "dancer" }.map(&:person_id) }.uniq
 
-      def slot(rehearsal, kind, start_minute, minutes, people)
-        row = Records::Slot.create!(studio_id: @plan.studio_id, plan: @plan, rehearsal:, kind:, task_key: kind, title: I18n.t("tasks.#{kind}"), start_minute:, minutes:, room: room_for(rehearsal, people))
+      def warm_again(rehearsal, slots)
+        return unless @care.re_warm.positive?
+
+        taken = slots + @season.others.select { |slot| slot.rehearsal_id == rehearsal.id }
+        work = taken.reject(&:frame?)
+        spans = dancers(slots).to_h { |id| [id, work.select { |each| each.slot_people.any? { |called| called.person_id == id } }.map { |each| [each.start_minute, each.end_minute] }] }
+        Core::Planning::ReWarms.new(idle: @care.idle, minutes: @care.re_warm).of(spans).each { |start, people| slot(rehearsal, "re_warm", start, @care.re_warm, people, room: free_room(rehearsal, taken, start, people)) }
+      end
+
+      # A room nobody is in then; where there is none, it is done at the side.
+      def free_room(rehearsal, taken, start, people)
+        full = taken.select { |each| each.start_minute < start + @care.re_warm && start < each.end_minute }.map(&:room_id)
+        rehearsal.rooms.sort_by(&:capacity).find { |room| full.exclude?(room.id) && room.capacity >= people.size }
+      end
+
+      def slot(rehearsal, kind, start_minute, minutes, people, room: room_for(rehearsal, people))
+        row = Records::Slot.create!(studio_id: @plan.studio_id, plan: @plan, rehearsal:, kind:, task_key: kind, title: I18n.t("tasks.#{kind}"), start_minute:, minutes:, room:)
         Records::SlotPerson.add_all(people.map { |person_id| { studio_id: row.studio_id, slot_id: row.id, person_id:, role: "dancer" } })
       end
 

@@ -2,7 +2,7 @@
 
 module App
   module Actions
-    # Who of those called came to a rehearsal, and the minutes its slots really took.
+    # Who of those called came to a rehearsal, the minutes its slots really took, and how far each section was taught.
     class KeepRegister
       def initialize(rehearsal, params, account)
         @rehearsal = rehearsal
@@ -15,14 +15,32 @@ module App
         bad = minutes.find { |_, text| !text.to_s.strip.empty? && !Integer(text.to_s.strip, exception: false)&.between?(1, 600) }
         return Result.no({ base: I18n.t("register.minutes") }) if bad
 
+        lessons = lessons(slots)
+        wrong = lessons.find { |section, text| !Integer(text, exception: false)&.between?(0, section.eights.size) }
+        return Result.no({ base: I18n.t("register.eights", name: wrong.first.name, count: wrong.first.eights.size) }) if wrong
+
         Records::Rehearsal.transaction do
           called.each { |id| one(id) }
+          lessons.each { |section, text| taught(section, text.to_i) }
           slots.each { |slot| slot.update!(actual_minutes: minutes[slot.id.to_s].presence&.to_i) if minutes.key?(slot.id.to_s) }
         end
         Result.ok
       end
 
       private
+
+      # [[section, text], …] of the lessons for which something was given.
+      def lessons(slots)
+        given = @params["taught"].is_a?(Hash) ? @params["taught"].transform_values { |text| text.to_s.strip }.reject { |_, text| text.empty? } : {}
+        slots.select { |slot| given.key?(slot.id.to_s) && slot.lesson? }.map { |slot| [@rehearsal.studio.sections.find(slot.section_ids.first), given[slot.id.to_s]] }
+      end
+
+      # A line in the log where it is not what the log says already.
+      def taught(section, eights)
+        return if section.teachings.order(:id).last&.eights == eights
+
+        section.teachings.create!(studio_id: section.studio_id, eights:, day: @rehearsal.date, by_name: @account.name, created_at: Clock.now)
+      end
 
       def minutes = @params["minutes"].is_a?(Hash) ? @params["minutes"] : {}
       def here = @here ||= Array(@params["here"]).map(&:to_i)

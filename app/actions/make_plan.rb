@@ -40,7 +40,7 @@ module App
       def repaired(plan)
         return plan if plan.complete?
 
-        plan.with_repairs(Planning::Repairs.new(problem, plan.unplaced).all)
+        plan.with_repairs(Planning::Repairs.new(problem, plan.unplaced, quorum: @piece.setting("quorum")).all)
       end
     end
   end

@@ -39,11 +39,14 @@ module App
         @problem ||= season.problem(slots.map { |slot| task(slot) }, hazards: @piece.sections.flat_map(&:hazards).uniq)
       end
 
+      # The slots' tasks with people as the season names them.
+      def tasks = problem.tasks + problem.lately
+
       def task(slot)
         people = slot.slot_people.group_by(&:role).transform_values { |called| called.map(&:person_id) }
         after, after_window = @plan.result.fetch("waits", {}).fetch(slot.task_key, [[], []])
         Planning::Task.new(id: "slot-#{slot.id}", kind: slot.kind, minutes: slot.minutes, dancers: people.fetch("dancer", []), choreographers: people.fetch("teacher", []),
-                           after: keyed(after), after_window: keyed(after_window), title: slot.title)
+                           after: keyed(after), after_window: keyed(after_window), title: slot.title, sections: slot.section_ids, links: slot.from_link && (slot.from_link..slot.to_link).to_a)
       end
 
       def keyed(keys) = slots.select { |slot| keys.include?(slot.task_key) }.map { |slot| "slot-#{slot.id}" }
@@ -56,6 +59,12 @@ module App
         end
       end
 
+      # Recap and music as they are wanted after the move; no slot gives way for them.
+      def bookends(found)
+        moved = placements.reject { |each| each.task == found.task } + [found]
+        Planning::Bookends.new(problem, moved, fixed: problem.windows.map(&:id)).all
+      end
+
       def reasons(check)
         people = @piece.studio.people.pluck(:id, :name).to_h { |id, name| [Records::Mapping::Seasons.person(id), name] }
         titles = slots.to_h { |slot| ["slot-#{slot.id}", slot.title] }
@@ -66,11 +75,13 @@ module App
 
       def save(found)
         window = problem.windows.find { |each| each.id == found.window }
+        ends = bookends(found)
         Records::Plan.transaction do
           @plan, @slot = DraftOf.new(@piece, @account).of(@slot)
           @plan.lock!
           @slot.update!(rehearsal: @rehearsal, start_minute: window.start + found.start, room_id: found.room[1..].to_i)
-          Frames.new(@plan, season).redo([@slot.rehearsal_id_before_last_save, @rehearsal.id].compact.uniq)
+          changed = Recaps.new(@plan, season, tasks, Records::Mapping::Works.load(@piece).order).replace(ends)
+          Frames.new(@plan, season).redo([@slot.rehearsal_id_before_last_save, @rehearsal.id, *changed].compact.uniq)
           @plan.touch
         end
         [@slot.start_minute, @slot.room_id]

@@ -59,8 +59,12 @@ kind: %w[learn make] }).distinct.pluck("slots.task_key", :person_id)
         rows.group_by { |key, _| key.delete_prefix("learn-") }.transform_values { |same| same.map(&:last) }
       end
 
+      # How far each section has been taught: {section id => eights}.
+      def reached = Records::Teaching.where(studio_id: @studio.id, section_id: piece.sections.map(&:id)).order(:id).pluck(:section_id, :eights).to_h
+
       def wishes
-        { runs: piece.setting("full_runs"), done_runs: past_slots.count { |slot| slot.kind == "run" }, away: season.away_shares, cleaning: piece.setting("cleaning"), today: now.to_date, missed: }
+        { runs: piece.setting("full_runs"), done_runs: past_slots.count { |slot| slot.kind == "run" }, away: season.away_shares, cleaning: piece.setting("cleaning"), today: now.to_date, missed:, quorum: piece.setting("quorum"),
+          reached: }
       end
     end
   end

@@ -13,7 +13,7 @@ module App
       def to_h
         { "unplaced" => unplaced, "reasons" => sentences, "proven" => @plan.proven_impossible?, "repairs" => @plan.repairs.map { |repair| Core::Planning::RepairWriter.new(@draft.names).text(repair) },
           "minutes" => @draft.tasks.sum(&:minutes), "rehearsals" => @draft.problem.windows.size, "made_at" => @draft.now.iso8601, "cost" => @plan.cost, "school" => @draft.school, "ready" => ready,
-          "waiting" => @plan.calls.sum(&:waiting), "waits" => waits, "changes" => @plan.changes&.to_h&.transform_keys(&:to_s) }.compact
+          "waiting" => @plan.calls.sum(&:waiting), "waits" => waits, "without" => without.presence, "changes" => @plan.changes&.to_h&.transform_keys(&:to_s) }.compact
       end
 
       private
@@ -21,6 +21,9 @@ module App
       def ready = @draft.problem.windows.find { |window| window.id == @plan.ready_window }&.date
       def unplaced = @plan.unplaced.map { |id, minutes| { "task" => id, "title" => PlanTitles.of(@tasks[id]), "minutes" => minutes } }
       def sentences = @plan.reasons.map { |reason| Core::Planning::ReasonWriter.new(@draft.names).text(reason) }
+
+      # [[kind, date], …] of recaps and music that found no time.
+      def without = @plan.missing_bookends.map { |wish| [wish.kind, @draft.problem.windows[wish.window].date] }.uniq
 
       # {task => [what it comes after, what it comes a rehearsal after]}.
       def waits = @draft.tasks.reject { |task| task.before.empty? }.to_h { |task| [task.id, [task.after, task.after_window]] }

@@ -4,13 +4,24 @@ module App
   module Actions
     # What a task is called on screens and call sheets.
     module PlanTitles
+      EDGES = { "join-#{Core::Learning::Item::OPENING}" => "opening", "join-#{Core::Learning::Item::ENDING}" => "ending" }.freeze
+
       def self.of(task)
         case task.kind
         when "run" then I18n.t("tasks.run.#{task.title}")
         when "chain" then task.title
+        when "join" then EDGES[task.id] ? I18n.t("tasks.#{EDGES[task.id]}") : I18n.t("tasks.join", name: task.title)
         when "clean" then I18n.t(task.id.start_with?("refine") ? "tasks.refine" : "tasks.clean", name: task.title)
         else I18n.t("tasks.#{task.kind}", name: task.title)
         end
+      end
+
+      # A part of a lesson also says which eights it holds: "Learn Spiral, eights 4 – 8".
+      def self.of_part(task, eights, whole)
+        return of(task) if eights.nil? || eights == [1, whole]
+
+        from, to = eights
+        "#{of(task)}, #{from == to ? I18n.t('tasks.eight', eight: from) : I18n.t('tasks.eights', from:, to:)}"
       end
     end
   end

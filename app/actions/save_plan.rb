@@ -2,7 +2,7 @@
 
 module App
   module Actions
-    # Writes a plan as rows: its slots, who is called to each, and the warm-up and cool-down around them.
+    # Writes a plan as rows: its slots, who is called to each, the recap and the music, and warm-ups and cool-down around them.
     class SavePlan
       def initialize(piece, account, plan, tasks, kept:, result:, pinned: [])
         @piece = piece
@@ -36,16 +36,31 @@ module App
       private
 
       def write_all(row)
+        ends = @plan.bookends.group_by(&:window)
+        recaps = Recaps.new(row, @season, @tasks.values + @plan.problem.lately, work.order)
         @plan.placements.group_by(&:window).each do |window, blocks|
           rehearsal = @rehearsals.fetch(window[1..].to_i)
-          made = blocks.map { |block| slot(row, rehearsal, block) }
+          made = blocks.map { |block| slot(row, rehearsal, block) } + recaps.make(ends.fetch(window, []))
           Frames.new(row, @season).make(rehearsal, made)
         end
       end
 
+      def work = @work ||= Records::Mapping::Works.load(@piece)
+
+      # Which eights each part of a lesson holds: {placement => [first, last]}.
+      def eights
+        @eights ||= @plan.placements.group_by(&:task).each_with_object({}) do |(id, parts), found|
+          whole = whole(@tasks.fetch(id)) or next
+          parts.zip(Core::Planning::LessonParts.of(@tasks.fetch(id), parts.map(&:minutes), whole)) { |part, range| found[part] = range }
+        end
+      end
+
+      # Eights of the section a lesson teaches; nil for other tasks.
+      def whole(task) = (work.sections.find { |section| task.sections == [section.id] }&.rows&.size if %w[learn make].include?(task.kind))
+
       def slot(plan, rehearsal, block)
         task = @tasks.fetch(block.task)
-        row = create(plan, rehearsal, kind: task.kind, task_key: task.id, title: PlanTitles.of(task), start_minute: rehearsal.start_minute + @season.warm_up + block.start, minutes: block.minutes,
+        row = create(plan, rehearsal, kind: task.kind, task_key: task.id, title: PlanTitles.of_part(task, eights[block], whole(task)), start_minute: rehearsal.start_minute + @season.warm_up + block.start, minutes: block.minutes,
                                       room_id: block.room[1..].to_i, from_link: task.links&.min, to_link: task.links&.max, section_ids: task.sections,
                                       pinned: @pinned.include?([task.id, rehearsal.id]))
         call(row, task.dancers, "dancer")

@@ -4,7 +4,7 @@ module App
   module Actions
     # What a plan should aim at: full runs, days before the show by which they are done, cleaning.
     class SaveWishes
-      RANGES = { "full_runs" => 0..20, "ready_days" => 0..120 }.freeze
+      RANGES = { "full_runs" => 0..20, "ready_days" => 0..120, "quorum" => 50..100 }.freeze
       DEADLINES = %w[dress technical filming].freeze
       CLEANING = [0.0, 0.15, 0.3, 0.6, 1.0].freeze
 
@@ -14,17 +14,20 @@ module App
       end
 
       def run
-        figures = RANGES.to_h { |name, range| [name, Integer(@params[name].to_s, exception: false)&.then { |value| value if range.cover?(value) }] }
+        figures = RANGES.to_h { |name, range| [name, Integer(given(name), exception: false)&.then { |value| value if range.cover?(value) }] }
         cleaning = CLEANING.find { |share| (share - @params["cleaning"].to_f).abs < 0.001 }
         return Result.no({ base: I18n.t("plans.wishes_faults") }) if figures.value?(nil) || cleaning.nil?
 
         return Result.no({ base: I18n.t("plans.deadline_faults") }) if deadlines.nil?
 
-        @piece.update!(settings: @piece.settings.merge(figures).merge("cleaning" => cleaning, "deadlines" => deadlines))
+        @piece.update!(settings: @piece.settings.merge(figures).merge("cleaning" => cleaning, "deadlines" => deadlines, "quorum" => figures["quorum"] / 100.0))
         Result.ok
       end
 
       private
+
+      # A form without the quorum leaves it.
+      def given(name) = name == "quorum" && @params[name].nil? ? (@piece.setting("quorum") * 100).round.to_s : @params[name].to_s
 
       # Dates as given, all on or before the show; nil when one is none.
       def deadlines

@@ -58,7 +58,7 @@ module App
         return problem.with(windows: (problem.windows + [extra]).sort_by { |window| [window.day, window.start] }) if extra
         return problem unless person
 
-        problem.with(unavailable: problem.unavailable.reject { |away| away[:who] == Records::Mapping::Seasons.person(person.id) })
+        problem.freed(Records::Mapping::Seasons.person(person.id))
       end
 
       # Does it for good (a school is the plan's own; passes are a wish of the piece).

@@ -100,12 +100,19 @@ module App
       end
 
       def seam(slot)
-        return "" unless slot.to_link&.between?(2, links.size)
+        return "" unless slot.to_link&.between?(1, links.size)
 
         cx = x(slot.rehearsal_id) + (step * 0.34)
-        edge = y(slot.to_link)
+        edge = edge_of(slot)
         Svg.tag(:g, Svg.title(tip(slot)) + Svg.tag(:circle, cx:, cy: edge - 3.5, r: 5.5, class: "seam") + Svg.tag(:circle, cx:, cy: edge + 3.5, r: 5.5, class: "seam"), class: "seam-slot#{pinned(slot)}",
 **handle(slot))
+      end
+
+      # Where a join is drawn: between its links; the opening above the first, the ending below the last.
+      def edge_of(slot)
+        return y(slot.to_link) if slot.to_link > slot.from_link
+
+        slot.task_key.end_with?("-#{Core::Learning::Item::ENDING}") ? y(links.size + 1) : y(1)
       end
 
       def bar(slot, order)

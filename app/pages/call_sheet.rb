@@ -4,7 +4,6 @@ module App
   module Pages
     # The call sheet of one rehearsal: slots, who is called and released when, what to review, cautions.
     class CallSheet
-      NEW = %w[learn difference join].freeze
       attr_reader :rehearsal, :member
 
       def initialize(rehearsal, member, now)
@@ -38,13 +37,18 @@ module App
       def attendance = @attendance ||= rehearsal.attendances.pluck(:person_id, :present).to_h
       def here?(person) = attendance.fetch(person.id, true)
 
+      # [[slot, section, eights taught so far], …] of the lessons of this rehearsal.
+      def lessons
+        slots.select(&:lesson?).uniq(&:section_ids).filter_map do |slot|
+          section = sections.find { |each| each.id == slot.section_ids.first } or next
+          [slot, section, section.teachings.order(:id).last&.eights]
+        end
+      end
+
       # [[person, what changed], …] against what people were told before this version.
       def changes
         @changes ||= pieces.flat_map { |piece| changes_of(piece) }.sort_by { |person, _| person.name }
       end
-
-      # [[minute, [names]], …] of those who were idle so long that they warm up again before it.
-      def warm_again = calls.flat_map { |call| call.warm_again.map { |minute| [minute, call.person.name] } }.group_by(&:first).transform_values { |pairs| pairs.map(&:last) }.sort
 
       def call_groups = calls.group_by { |c| [c.arrive, c.release, c.alone?] }
       def cautions = hazards.map { |hazard| [I18n.t("hazards.#{hazard}.name"), I18n.t("hazards.#{hazard}.care")] }
@@ -52,23 +56,7 @@ module App
       def watch = studio.corrections.open.where(section_id: sections.map(&:id)).includes(:section).map { |each| ["#{each.section.name}#{" #{each.place}" if each.place}", each.text] }
       def starts = pieces.flat_map { |piece| piece_starts(piece) }
 
-      # What was new in the rehearsal before this one: danced again first.
-      def review
-        before = studio.rehearsals.standing.where(date: ...rehearsal.date).last or return []
-        material(Slots.standing(studio, [before]))
-      end
-
-      # What is new today: danced to music before people go.
-      def to_music = material(slots)
-
       private
-
-      # What was new in some slots, by its sections' names: "Spiral", "Spiral into Comb".
-      def material(slots)
-        new = slots.select { |slot| NEW.include?(slot.kind) }
-        names = studio.sections.where(id: new.flat_map(&:section_ids)).pluck(:id, :name).to_h
-        new.map { |slot| slot.section_ids.filter_map { |id| names[id] }.join(" into ").presence || slot.title }.uniq
-      end
 
       def changes_of(piece)
         before = piece.plans.where.not(replaced_at: nil).where.not(published_at: nil).order(:replaced_at).last or return []

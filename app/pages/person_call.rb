@@ -19,21 +19,10 @@ module App
       def release = @slots.map(&:end_minute).max
       def alone? = dances? && @slots.none? { |slot| slot.kind == "warm_up" }
 
-      # Idle for this long inside a rehearsal, and the body is cold again; minutes.
-      IDLE = 20
-      RE_WARM = 5
-
-      # Starts of slots before which this dancer warms up again.
-      def warm_again
-        return [] unless dances?
-
-        @slots.sort_by(&:start_minute).each_cons(2).select { |before, later| later.start_minute - before.end_minute >= IDLE }.map { |_, later| later.start_minute }
-      end
-
       private
 
-      def first = (work.presence || @slots).map(&:start_minute).min
-      def work = @slots.select(&:work?)
+      def first = (beside_frames.presence || @slots).map(&:start_minute).min
+      def beside_frames = @slots.reject(&:frame?)
       def dances? = @slots.flat_map { |slot| slot.slot_people.to_a }.any? { |called| called.person_id == person.id && called.role == "dancer" }
     end
   end

@@ -30,6 +30,14 @@ module App
       def forks_of_piece = @forks_of_piece ||= snapshot.danced.forks
       def stage = snapshot.stage
       def standings = @standings ||= snapshot.memo(:standings) { snapshot.review.joins.map { |held| JoinStanding.new(held, snapshot) } }
+      def estimate = @estimate ||= Core::Planning::Estimate.new(under_eleven: piece.studio.setting("under_eleven"), factors: Records::Mapping::Seasons.factors(piece.studio))
+
+      # What teaching a section takes, at its tempo and with its dancers: an Estimate::Breakdown.
+      def lesson(section)
+        placed = order.links.find { |link| link.section.id == section.id } or return estimate.learn(section)
+        estimate.learn(section, bpm: work.track.map.bpm_at(placed.start_beat), people: items.in_link(placed.index).size)
+      end
+
       def path(tail = "") = "/pieces/#{piece.id}#{tail}"
       def picked_link = (at && !at.end_with?("j") ? order.links[at.to_i - 1] : nil)
     end

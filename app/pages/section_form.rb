@@ -21,7 +21,9 @@ module App
       def core = @core ||= work.sections.find { |s| s.id == section.id }
       def length_text = Core::Piece::LengthText.render(core.rows.map(&:counts))
       def links = order.links.select { |link| link.section.id == section.id }
-      def breakdown = Core::Planning::Estimate.new(under_eleven: piece.studio.setting("under_eleven")).learn(core)
+      def breakdown = @breakdown ||= lesson(core)
+      def taught = @taught ||= section.teachings.order(:id).last
+      def being_made? = @typed ? @typed["being_made"] == "yes" : section.being_made
       def choreographers = piece.studio.people.choreographers
       def groups = piece.groups
       def in_group?(group) = @typed ? Array(@typed["groups"]).include?(group.id.to_s) : core.groups.include?(group.id)

@@ -21,13 +21,12 @@ module App
         @loads ||= begin
           shares = Core::Planning::Load.new(work, estimate:).shares
           most = shares.map(&:eights).max.to_f
-          shares.map { |s| Load.new(person: teacher(s.choreographer), sections: s.sections, eights: s.eights, minutes: s.minutes, share: most.zero? ? 0 : s.eights / most) }
+          shares.map { |s| Load.new(person: teacher(s.choreographer), sections: s.sections, eights: s.eights, minutes: s.sections.sum { |section| lesson(section).minutes }, share: most.zero? ? 0 : s.eights / most) }
         end
       end
 
       def load_bar(load) = LoadBar.svg(load)
-      def estimate = @estimate ||= Core::Planning::Estimate.new(under_eleven: piece.studio.setting("under_eleven"))
-      def minutes(section) = estimate.learn(section)
+      def minutes(section) = lesson(section)
       def expected(section) = section.expected_counts && section.expected_counts != section.counts
       def revision = piece.revisions.maximum(:number)
     end

@@ -4,7 +4,7 @@ module App
   module Pages
     # Settings of the studio, its team and its outbox.
     class StudioSettings
-      FIGURES = %w[warm_up cool_down max_continuous rest daily_minutes new_eights latest_finish].freeze
+      FIGURES = %w[warm_up cool_down re_warm recap to_music max_continuous rest daily_minutes new_eights latest_finish].freeze
       attr_reader :member, :errors
 
       def initialize(member, errors = {})

@@ -73,7 +73,7 @@ module App
         app.allow :director, post: "/pieces/:piece/slots/:id/move" do
           permit Policies::Piece, piece, :direct?
           sent = wants_json? ? json_body : params
-          slot = find(studio.slots.where(plan_id: piece.latest_plan&.id).where.not(kind: %w[warm_up cool_down]))
+          slot = find(studio.slots.where(plan_id: piece.latest_plan&.id).work)
           result = Actions::MoveSlot.new(slot, find(studio.rehearsals.standing, sent["rehearsal"]), account, local_now).run
           next json(result.ok? ? { moved: true } : result.errors, result.ok? ? 200 : 422) if wants_json?
 
@@ -82,7 +82,7 @@ module App
         end
         app.allow :director, post: "/pieces/:piece/slots/:id/pin" do
           permit Policies::Piece, piece, :direct?
-          slot = find(studio.slots.where(plan_id: piece.latest_plan&.id))
+          slot = find(studio.slots.where(plan_id: piece.latest_plan&.id).work)
           slot.update!(pinned: !slot.pinned)
           wants_json? ? json({ pinned: slot.pinned }) : redirect("/pieces/#{piece.id}/plan")
         end

@@ -7,7 +7,8 @@ module Core
     #
     # A new eight by a method is talk, then passes slow (at 60 %) and at tempo, with a reset after each: 20 s for up to six
     # dancers, 45 s above, 90 s with spots or props. The handbook's minutes hold for 110 beats a minute and a large group;
-    # another tempo or group scales them by what the passes then take.
+    # another tempo or group scales them by what the passes then take; layers taught one after the other need their slow
+    # passes for each.
     #
     #   Estimate.new.learn(section).minutes  # => 35 for seven eights by "drill"
     class Estimate
@@ -18,6 +19,8 @@ module Core
       SLOW = 0.6
       BPM = 110.0
       UNDER_ELEVEN = 1.5
+      # Creating material with the dancers takes that much of teaching what is there.
+      MAKING = 1.5
       RESET_SECONDS = { small: 20, large: 45, spots: 90 }.freeze
       SMALL_GROUP = 6
       Breakdown = Struct.new(:minutes, :lines, keyword_init: true)
@@ -57,8 +60,9 @@ module Core
       end
 
       # What one new eight is made of, in minutes: [[what, minutes], …].
-      def one_eight(method, bpm: BPM, people: nil)
+      def one_eight(method, bpm: BPM, people: nil, layers: 1)
         slow, tempo = PASSES.fetch(method, PASSES["drill"])
+        slow = [slow, layers > 1 ? 1 : 0].max * layers
         eight = 8 / bpm.to_f
         [["talk", TALK], ["#{slow} slow passes", slow * eight / SLOW], ["#{tempo} passes at tempo", tempo * eight], ["resets", (slow + tempo) * reset(people || (SMALL_GROUP + 1)) / 60.0]]
       end
@@ -67,19 +71,21 @@ module Core
 
       def teach(section, eights, left, bpm, people)
         per_eight = PRESETS.fetch(section.method, 5)
-        scale = one_eight(section.method, bpm:, people:).sum(&:last) / one_eight(section.method).sum(&:last)
-        factor = @factors.fetch(section.choreographer, 1.0)
-        minutes = eights * per_eight * scale * section.difficulty * @age * factor * left
+        by = factors(section, bpm, people)
+        minutes = eights * per_eight * section.difficulty * by.values.reduce(:*) * left
         lines = [Line.new(what: "new eights", amount: (eights * left).round(1), unit: "eights"), Line.new(what: section.method, amount: per_eight, unit: "min each"),
                  Line.new(what: "difficulty", amount: section.difficulty, unit: "×")]
-        Breakdown.new(minutes: [round_up(minutes), @grid].max, lines: lines + beside(scale, factor))
+        Breakdown.new(minutes: [round_up(minutes), @grid].max, lines: lines + by.reject { |_, amount| (amount - 1).abs < 0.01 }.map { |what, amount| Line.new(what:, amount: amount.round(2), unit: "×") })
       end
 
-      # Factors that are not one.
-      def beside(scale, factor)
-        { "under eleven" => @age, "this tempo and group" => scale.round(2), "as this teacher's rehearsals came out" => factor.round(2) }.reject { |_, by| (by - 1).abs < 0.01 }
-                                                                                                                                        .map { |what, amount| Line.new(what:, amount:, unit: "×") }
+      # What else makes it longer or shorter.
+      def factors(section, bpm, people)
+        layers = Piece::Section::LAYERS.fetch(section.layers)
+        { "under eleven" => @age, "this tempo and group" => ratio(section, { bpm:, people: }, {}), section.layers => ratio(section, { layers: }, {}), "made with the dancers" => section.made_here? ? MAKING : 1.0,
+          "as this teacher's rehearsals came out" => @factors.fetch(section.choreographer, 1.0) }
       end
+
+      def ratio(section, one, other) = one_eight(section.method, **one).sum(&:last) / one_eight(section.method, **other).sum(&:last)
 
       def up(breakdown, what, minutes)
         Breakdown.new(minutes: round_up(breakdown.minutes + minutes), lines: [*breakdown.lines, Line.new(what:, amount: minutes, unit: "min")])

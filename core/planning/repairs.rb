@@ -7,9 +7,10 @@ module Core
       # kind: :rehearsal, :freed, :fewer_passes, :room or :quorum; who, window: what it is about; problem: as it would be.
       Repair = Struct.new(:kind, :who, :window, :share, :problem, :ready_window, keyword_init: true)
       FEWER = 0.8
-      QUORUM = 0.8
 
-      def initialize(problem, unplaced, seed: 0, most: 4, stop: -> { false })
+      # quorum: the share of its dancers with which learning may go ahead.
+      def initialize(problem, unplaced, seed: 0, most: 4, quorum: 0.8, stop: -> { false })
+        @quorum = quorum
         @problem = problem
         @unplaced = unplaced
         @seed = seed
@@ -35,13 +36,15 @@ module Core
 
       # Somebody who is away in the rehearsals that are left, and is needed for what found no place.
       def freed
-        away = @problem.unavailable.map { |entry| entry[:who] }.tally
+        away = often_away
         lost.flat_map(&:people).uniq.select { |who| away.key?(who) }.max_by(3) { |who| away[who] }.map do |who|
-          Repair.new(kind: :freed, who:, problem: @problem.with(unavailable: @problem.unavailable.reject { |entry| entry[:who] == who }))
+          Repair.new(kind: :freed, who:, problem: @problem.freed(who))
         end
       end
 
-      # Learning that found no place goes ahead without those who are away most, with at least four fifths of its dancers;
+      def often_away = @often_away ||= @problem.unavailable.select { |entry| Problem.theirs?(entry) }.map { |entry| entry[:who] }.tally
+
+      # Learning that found no place goes ahead without those who are away most, with at least the share of its dancers that is enough;
       # whoever is left out catches up, before anything that waits for it.
       def quorum
         left_out = lost.select { |task| task.kind == "learn" }.to_h { |task| [task.id, most_away(task)] }.reject { |_, people| people.empty? }
@@ -51,16 +54,16 @@ module Core
           task = task.with(after: task.after + (task.after & left_out.keys).map { |id| "#{id}-caught-up" })
           left_out.key?(task.id) ? [task.with(dancers: task.dancers - left_out[task.id]), catch_up(task, left_out[task.id])] : [task]
         end
-        [Repair.new(kind: :quorum, who: left_out.values.flatten.uniq, share: QUORUM, problem: @problem.with(tasks:))]
+        [Repair.new(kind: :quorum, who: left_out.values.flatten.uniq, share: @quorum, problem: @problem.with(tasks:))]
       end
 
       def most_away(task)
-        away = @problem.unavailable.map { |entry| entry[:who] }.tally
-        (task.dancers & away.keys).max_by((task.dancers.size * (1 - QUORUM)).round(6).floor) { |who| away[who] }
+        away = often_away
+        (task.dancers & away.keys).max_by((task.dancers.size * (1 - @quorum)).round(6).floor) { |who| away[who] }
       end
 
       def catch_up(task, people)
-        minutes = (task.minutes * Schools::School::CATCH_UP / @problem.grid).ceil * @problem.grid
+        minutes = (task.minutes * Schools::CatchUps::SHARE / @problem.grid).ceil * @problem.grid
         task.with(id: "#{task.id}-caught-up", kind: "catchup", minutes:, dancers: people, after: [task.id], after_window: [], eights: 0)
       end
 

@@ -4,9 +4,10 @@ module Core
   module Planning
     # Something to rehearse. dancers, choreographers: ids of everybody who must be there the whole time.
     # after: not before the end of these; after_window: in a strictly later rehearsal. A task with split may be
-    # spread over rehearsals, one part in each. eights: new material it holds, for the cap on each rehearsal.
+    # spread over rehearsals, one part in each. eights: new material it holds, for the cap on each rehearsal;
+    # from_eight: the eight its first lesson begins with.
     class Task < Values::Value.of(:id, :kind, :minutes, split: false, dancers: [].freeze, choreographers: [].freeze, sections: [].freeze,
-                                  after: [].freeze, after_window: [].freeze, links: nil, title: nil, eights: 0)
+                                  after: [].freeze, after_window: [].freeze, links: nil, title: nil, eights: 0, from_eight: 1)
       KINDS = %w[make learn difference join place chain clean run review catchup].freeze
       def people = dancers | choreographers
       def before = after | after_window

@@ -18,8 +18,7 @@ module Records
       end
 
       def self.care(studio)
-        Planning::Care.new(warm_up: studio.setting("warm_up"), cool_down: studio.setting("cool_down"),
-                           max_continuous: studio.setting("max_continuous"), rest: studio.setting("rest"))
+        Planning::Care.new(**%w[warm_up cool_down max_continuous rest re_warm].to_h { |name| [name.to_sym, studio.setting(name)] })
       end
 
       def self.person(id) = "p#{id}"
@@ -40,13 +39,20 @@ module Records
       def problem(tasks, hazards: [])
         named = tasks.map { |task| task.with(dancers: ids(task.dancers), choreographers: ids(task.choreographers)) }
         windows = open.map { |rehearsal| window(rehearsal, hazards) }
-        Planning::Problem.new(windows: windows.select { |w| w.minutes >= GRID }, tasks: named, grid: GRID, max_continuous: @care.max_continuous,
-                              break_minutes: @care.rest, dancers: named.flat_map(&:dancers).uniq.sort,
-                              choreographers: named.flat_map(&:choreographers).uniq.sort, unavailable: unavailable, rests: [[120, 15]], target_window: target&.then { |rehearsal| "w#{rehearsal.id}" },
-                              limits: limits(named), most_new_eights: @studio.setting("new_eights"), show_date: @piece.show_date&.iso8601)
+        Planning::Problem.new(windows: windows.select { |w| w.minutes >= GRID }, tasks: named, grid: GRID, dancers: named.flat_map(&:dancers).uniq.sort,
+                              choreographers: named.flat_map(&:choreographers).uniq.sort, unavailable: unavailable, target_window: target&.then { |rehearsal| "w#{rehearsal.id}" },
+                              limits: limits(named), most_new_eights: @studio.setting("new_eights"), show_date: @piece.show_date&.iso8601, **for_bodies, **for_memory(named))
       end
 
       attr_reader :care
+
+      # Slots that other pieces' standing plans hold in the rehearsals ahead.
+      def others
+        @others ||= begin
+          plans = @studio.plans.where(replaced_at: nil).where.not(piece_id: @piece.id).where.not(published_at: nil).pluck(:id)
+          @studio.slots.where(plan_id: plans, rehearsal_id: open.map(&:id)).includes(:slot_people, :rehearsal).to_a
+        end
+      end
 
       # Warm-up minutes before this piece's work.
       def warm_up = @warm_up ||= @care.warm_up_for(@piece.sections.flat_map(&:hazards).uniq)
@@ -56,7 +62,7 @@ module Records
         dates = open.map(&:date).uniq
         return {} if dates.empty?
 
-        whole = (absences + visiting).select { |away| away[:from].nil? && away[:who].start_with?("p") }.uniq
+        whole = (absences(open) + visiting).select { |away| away[:from].nil? && away[:who].start_with?("p") }.uniq
         whole.group_by { |away| away[:who][1..].to_i }.transform_values { |days| days.size.fdiv(dates.size) }
       end
 
@@ -110,24 +116,56 @@ module Records
                              rooms: rehearsal.rooms.sort_by(&:id).map { |room| ["r#{room.id}", room.capacity] })
       end
 
-      def unavailable = [*absences, *visiting, *elsewhere, *too_late]
+      # Rests, warming up again, and what a day counts beside the slots.
+      def for_bodies
+        { max_continuous: @care.max_continuous, break_minutes: @care.rest, rests: [[120, 15]], rewarm: @care.re_warm.positive? ? [@care.idle, @care.re_warm] : nil, frame_minutes: warm_up + @care.cool_down }
+      end
 
-      # Minors go home by the studio's latest hour.
+      # Recap and music, and parts short enough to be danced with them in one go.
+      def for_memory(tasks)
+        recap, to_music = %w[recap to_music].map { |name| @studio.setting(name) }
+        dancers = tasks.flat_map(&:dancers).uniq
+        { recap:, to_music:, max_part: [@care.max_continuous - recap - to_music, 15].max, lately: lately.map { |task| task.with(dancers: ids(task.dancers) & dancers) }.reject { |task| task.dancers.empty? } }
+      end
+
+      # What was new in the last rehearsal behind us that had something new, with those who were there.
+      def lately
+        plan = @piece.published_plan or return []
+        fresh = plan.slots.where(kind: %w[make learn difference join]).includes(:slot_people, :rehearsal).select { |slot| past?(slot.rehearsal) && slot.rehearsal.cancelled_at.nil? }
+        last = fresh.map(&:rehearsal).max_by { |rehearsal| [rehearsal.date, rehearsal.start_minute] } or return []
+        gone = last.attendances.where(present: false).pluck(:person_id)
+        fresh.select { |slot| slot.rehearsal_id == last.id }.map { |slot| task_of(slot, gone) }
+      end
+
+      def task_of(slot, gone)
+        dancers = slot.slot_people.select { |called| called.role == "dancer" }.map(&:person_id) - gone
+        Planning::Task.new(id: slot.task_key, kind: slot.kind, minutes: slot.minutes, dancers:, sections: slot.section_ids, links: slot.from_link && (slot.from_link..slot.to_link).to_a, title: slot.title)
+      end
+
+      def unavailable = [*absences(open), *visiting, *elsewhere, *too_late]
+
+      # Minors go home by the studio's latest hour, cooled down.
       def too_late
         latest = @studio.setting("latest_finish")
         late = open.select { |rehearsal| rehearsal.end_minute > latest }
         return [] if late.empty?
 
         minors = @studio.people.where(adult: false, dances: true).pluck(:id)
-        late.map(&:date).uniq.flat_map { |date| minors.map { |id| away(Seasons.person(id), date, latest, 1440) } }
+        late.map(&:date).uniq.flat_map { |date| minors.map { |id| { **away(Seasons.person(id), date, latest - @care.cool_down, 1440), late: true } } }
       end
 
-      def absences
-        dates = open.map(&:date).uniq
+      # Absences as they keep people from working in some rehearsals; dancers also need their warm-up and cool-down.
+      def absences(rehearsals)
+        dancing = @studio.people.where(dances: true).pluck(:id)
         @studio.absences.flat_map do |absence|
-          dates.grep(absence.from_date..absence.to_date)
-               .map { |date| away(Seasons.person(absence.person_id), date, absence.from_minute, absence.to_minute) }
+          rehearsals.select { |rehearsal| rehearsal.date.between?(absence.from_date, absence.to_date) }.map { |rehearsal| missing(absence, rehearsal, dancing.include?(absence.person_id)) }.uniq
         end
+      end
+
+      def missing(absence, rehearsal, dances)
+        from, to = [absence.from_minute, absence.to_minute]
+        from, to = @care.away(from, to, opening: rehearsal.start_minute, closing: rehearsal.end_minute, warm_up:) if dances && (from || to)
+        away(Seasons.person(absence.person_id), rehearsal.date, from, to)
       end
 
       def away(who, date, from = nil, to = nil) = { who:, date: date.iso8601, from:, to: }
@@ -140,17 +178,13 @@ module Records
         end
       end
 
-      # Slots that other pieces' standing plans hold: their people and their room.
-      def elsewhere
-        plans = @studio.plans.where(replaced_at: nil).where.not(piece_id: @piece.id).where.not(published_at: nil).pluck(:id)
-        slots = @studio.slots.where(plan_id: plans, rehearsal_id: open.map(&:id)).includes(:slot_people, :rehearsal)
-        slots.flat_map { |slot| taken(slot) }
-      end
+      # What other pieces' plans hold: their people, who are at work then, and their room.
+      def elsewhere = others.flat_map { |slot| taken(slot) }
 
       def taken(slot)
-        who = slot.slot_people.map { |called| Seasons.person(called.person_id) }
-        who << "r#{slot.room_id}" if slot.room_id
-        who.map { |id| away(id, slot.rehearsal.date, slot.start_minute, slot.end_minute) }
+        at = [slot.rehearsal.date, slot.start_minute, slot.end_minute]
+        people = slot.slot_people.map { |called| { **away(Seasons.person(called.person_id), *at), **(slot.frame? ? {} : { work: true }) } }
+        slot.room_id ? [*people, away("r#{slot.room_id}", *at)] : people
       end
 
       # Minors have a daily limit, a setting of the studio.

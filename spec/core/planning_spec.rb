@@ -93,7 +93,7 @@ RSpec.describe Core::Planning::Schools::AddOn do
 
   it "learns, joins and chains from the top, each distinct join once, then the runs in later rehearsals" do
     tasks = described_class.new(piece, items:, runs: 3).tasks
-    expect(tasks.map(&:id)).to eq %w[learn-s1 learn-s2 join-j1-2 join-j2-1m chain-1-3 difference-d4 join-j1m-2x4 chain-1-4 run-1 run-2 run-3]
+    expect(tasks.map(&:id)).to eq %w[learn-s1 learn-s2 join-j1-2 join-j2-1m chain-1-3 difference-d4 join-j1m-2x4 chain-1-4 join-o join-e run-1 run-2 run-3]
     expect(tasks.find { |t| t.id == "join-j1-2" }.after).to eq %w[learn-s1 learn-s2]
     expect(tasks.last(3).map(&:title)).to eq %w[stumble music full_out]
     expect(tasks.last.after_window).to eq ["run-2"]
@@ -103,7 +103,7 @@ RSpec.describe Core::Planning::Schools::AddOn do
     cells = { [:a, "s1"] => 4, [:b, "s1"] => 4, [:a, "s2"] => 3, [:a, "j1-2"] => 2, [:b, "j1-2"] => 3 }
     progress = progress_of(cells)
     tasks = described_class.new(piece, items:, progress:, runs: 1, done_runs: 1).tasks
-    expect(tasks.map(&:id)).to eq %w[learn-s2 join-j2-1m chain-1-3 difference-d4 join-j1m-2x4 chain-1-4]
+    expect(tasks.map(&:id)).to eq %w[learn-s2 join-j2-1m chain-1-3 difference-d4 join-j1m-2x4 chain-1-4 join-o join-e]
     expect(tasks.first.minutes).to be < described_class.new(piece, items:, runs: 1).tasks.find { |t| t.id == "learn-s2" }.minutes + 1
     expect(tasks.first.eights).to eq 0.5
   end

@@ -15,7 +15,7 @@ RSpec.describe Core::Planning::Schools do
       list = tasks(key, runs: 3)
       expect(list.map(&:id).tally.values.uniq).to eq [1]
       expect(list.select { |task| task.kind == "learn" }.map(&:id)).to match_array(sections.map { |each| "learn-s#{each.id}" })
-      expect(list.count { |task| task.kind == "join" }).to eq 4
+      expect(list.select { |task| task.kind == "join" }.map(&:id).partition { |id| id.start_with?("join-j") }.map(&:size)).to eq [4, 2]
       ids = list.map(&:id)
       list.each { |task| expect(task.before - ids).to be_empty }
       expect { Core::Planning::Problem.new(windows: [], tasks: list).in_order }.not_to raise_error
@@ -76,12 +76,35 @@ RSpec.describe Core::Planning::Schools do
     expect(reviewed.map(&:id)).to include("review-s2").and(satisfy { |ids| !ids.include?("learn-s2") })
   end
 
+  it "learn the opening and the ending like joins, once their sections are there" do
+    list = tasks("add_on", runs: 1)
+    opening, ending = %w[join-o join-e].map { |id| list.find { |task| task.id == id } }
+    expect([opening.after, opening.links, ending.after, ending.links, list.last.after & %w[join-o join-e]]).to eq [["learn-s1"], [1], ["learn-s4"], [5], %w[join-o join-e]]
+    had = %i[a b c d e].to_h { |who| [[who, "o"], 2] }
+    expect(tasks("add_on", progress: progress_of(had)).map(&:id)).not_to include("join-o")
+  end
+
+  it "go on where a section was left, one eight before, and make what is still being made" do
+    long = section(5, *([8] * 8), choreographer: 1, name: "Long")
+    piece = work(link(long), link(sections[0]))
+    items = Core::Learning::Items.new(piece, cast: { a: [], b: [] })
+    lesson = ->(section = long, **facts) { described_class::AddOn.new(work(link(section), link(sections[0])), items:, **facts).tasks.find { |task| task.id == "learn-s5" } }
+    expect([lesson.call, lesson.call(reached: { 5 => 4 }), lesson.call(reached: { 5 => 8 })].map { |task| [task.minutes, task.eights, task.from_eight] }).to eq [[30, 8.0, 1], [20, 5.0, 4], [20, 16 / 3.0, 1]]
+    expect([lesson.call(long.with(being_made: true)), lesson.call(long.with(fidelity: "yours"))].map { |task| [task.kind, task.minutes] }).to eq [["make", 45]] * 2
+    expect(lesson.call.kind).to eq "learn"
+  end
+
+  it "ask only the share of dancers that is enough" do
+    away = { a: 0.9, b: 0.7, c: 0.6 }
+    expect([0.8, 0.6, 1.0].map { |quorum| tasks("add_on", away:, quorum:).find { |task| task.id == "learn-s1" }.dancers }).to eq [%i[b c d e], %i[c d e], %i[a b c d e]]
+  end
+
   it "give cleaning its share after the first run, and placing to groups that begin apart" do
     parts = [Core::Piece::Part.new(group: "g"), Core::Piece::Part.new(group: "h", offset: 4)]
     canon = section(9, 8, parts:)
     spread = work(link(canon), link(sections[1]), groups: [%w[g G], %w[h H]])
     list = described_class::AddOn.new(spread, items: Core::Learning::Items.new(spread, cast: { a: ["g"], b: ["h"] }), runs: 1, cleaning: 0.5).tasks
-    expect(list.map(&:kind)).to eq %w[learn place learn join chain run clean clean]
+    expect(list.map(&:kind)).to eq %w[learn place learn join chain join join run clean clean]
     expect(list.find { |task| task.kind == "join" }.after).to include("place-s9")
   end
 end
@@ -96,6 +119,12 @@ RSpec.describe Core::Planning::Estimate do
     expect([minutes(eights, people: 5), minutes(eights, bpm: 60), minutes(eights.with(difficulty: 1.5)), minutes(eights, under_eleven: true), minutes(eights, left: 0.5)]).to eq [30, 45, 60, 60, 20]
   end
 
+  it "asks more for layers one after the other, and for what is made with the dancers" do
+    expect([minutes(eights), minutes(eights.with(layers: "feet_first")), minutes(eights.with(being_made: true)), minutes(eights.with(method: "told_once", layers: "arms_first"))]).to eq [40, 55, 60, 30]
+    lines = described_class.new.learn(eights.with(layers: "arms_first", being_made: true)).lines.to_h { |line| [line.what, line.amount] }
+    expect(lines).to include("arms_first" => 1.34, "made with the dancers" => 1.5)
+  end
+
   it "opens to what it is made of" do
     made = described_class.new.one_eight("drill", bpm: 120, people: 10).to_h
     expect(made.transform_values { |value| value.round(2) }).to eq("talk" => 2.0, "2 slow passes" => 0.22, "2 passes at tempo" => 0.13, "resets" => 3.0)
@@ -106,5 +135,27 @@ RSpec.describe Core::Planning::Estimate do
   it "believes a teacher's actual minutes the more, the more there are" do
     few, many = [1, 10].map { |times| Core::Planning::Actuals.factor([[30, 45]] * times) }
     expect([few.round(2), many.round(2), Core::Planning::Actuals.factor([])]).to eq [1.1, 1.36, 1.0]
+  end
+end
+
+RSpec.describe Core::Planning::LessonParts do
+  def lesson(minutes, from_eight: 1) = task("learn", "learn", minutes, from_eight:)
+
+  it "gives each part its eights, each going back one" do
+    expect(described_class.of(lesson(60), [30, 30], 8)).to eq [[1, 4], [4, 8]]
+    expect(described_class.of(lesson(60, from_eight: 4), [40, 20], 8)).to eq [[4, 6], [6, 8]]
+    expect(described_class.of(lesson(90), [30, 30], 9)).to eq [[1, 3], [3, 6]]
+  end
+
+  it "covers everything in order, whatever the parts" do
+    each_case(30) do |random|
+      eights = random.rand(1..20)
+      from = random.rand(1..eights)
+      minutes = Array.new(random.rand(1..5)) { random.rand(3..9) * 5 }
+      found = described_class.of(lesson(minutes.sum, from_eight: from), minutes, eights)
+      expect([found.first.first, found.last.last]).to eq [from, eights]
+      expect(found.each_cons(2).all? { |(_, a), (b, _)| a == b }).to be true
+      expect(found).to all(satisfy { |first, last| first.between?(1, last) })
+    end
   end
 end

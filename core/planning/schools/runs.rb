@@ -9,6 +9,7 @@ module Core
 
         # Full runs, each in a later rehearsal than the one before; cleaning after the first.
         def add_runs
+          add_edges
           people = @links.map { |placed| @items.in_link(placed.index) }.reduce([], :|)
           wanted = ["stumble", *Array.new([@runs - 1, 0].max) { |i| i < @runs / 2 ? "music" : "full_out" }].first(@runs)
           before = @tasks.map(&:id)

@@ -6,19 +6,19 @@ module Core
       # Root of the schools of building a piece: each is a list of tasks with what waits for what. Progress shortens what
       # is partly there and leaves out what is done; who is away for most of the season is caught up before the join.
       class School
+        include CatchUps
         include Runs
 
         ENOUGH = 0.8
-        QUORUM = 0.8
-        # Away for this share of the rehearsals: a learn goes ahead without them.
-        AWAY = 0.5
-        CATCH_UP = 0.6
 
         # items: Learning::Items; progress: Learning::Progress; runs: how many full runs are wanted; away: {person => share of
         # the rehearsals they miss}; cleaning: share of the learning minutes given again to cleaning; today: a Date, for
-        # reviews of what is rusty; missed: {item key => [person]} who were not there when it was taught.
-        def initialize(work, items:, progress: Learning::Progress.new, estimate: Estimate.new, runs: 5, done_runs: 0, away: {}, cleaning: 0.0, today: nil, missed: {})
+        # reviews of what is rusty; missed: {item key => [person]} who were not there when it was taught; reached: {section id =>
+        # eights taught so far}; quorum: the share of its dancers with which a learn goes ahead.
+        def initialize(work, items:, progress: Learning::Progress.new, estimate: Estimate.new, runs: 5, done_runs: 0, away: {}, cleaning: 0.0, today: nil, missed: {}, reached: {}, quorum: 0.8)
           @missed = missed
+          @reached = reached
+          @quorum = quorum
           @work = work
           @items = items
           @progress = progress
@@ -50,19 +50,31 @@ module Core
 
         def add_section(placed, share)
           item = @items.of_link(placed.index)
-          left = (1 - taught(item)) * share
+          left = left_of(placed.section, item) * share
           return if item.links.first != placed.index || done?(item)
 
           return add_catch_up(placed, item) if left < 0.1
 
-          kind = placed.section.fidelity == "yours" ? "make" : "learn"
+          kind = placed.section.made_here? ? "make" : "learn"
           here, missing = called(@items.dancers(item))
           add(kind:, id: "learn-#{item.key}", item:, minutes: minutes(placed, left), split: true, eights: placed.section.eights * left, section: placed.section, links: [placed.index],
-              after: same_teacher(placed.section), dancers: here)
+              after: same_teacher(placed.section), dancers: here, from_eight: next_eight(placed.section))
           missing |= missed(item)
           catch_up(placed, item, missing) if missing.any?
           add_place(placed, item)
         end
+
+        # How much of a section is still to be taught, 0 to 1. Where it stopped half way, it goes on one eight before that;
+        # where all was shown, the first third is there.
+        def left_of(section, item)
+          reached = @reached.fetch(section.id, 0)
+          return 1 - taught(item) if reached.zero?
+
+          reached < section.rows.size ? 1 - ((reached - 1).fdiv(section.rows.size)) : [1 - taught(item), 2 / 3r].min.to_f
+        end
+
+        # The eight with which its next lesson begins.
+        def next_eight(section) = @reached.fetch(section.id, 0).then { |reached| reached.between?(2, section.rows.size - 1) ? reached : 1 }
 
         def minutes(placed, left) = @estimate.learn(placed.section, left:, bpm: @work.track.map.bpm_at(placed.start_beat), people: @items.in_link(placed.index).size).minutes
 
@@ -77,32 +89,12 @@ module Core
           people.sum { |person| [@progress.rung(person, item.key), 3].min }.fdiv(3 * people.size)
         end
 
-        # Who is called to a learn, and who is away so much that they are caught up instead (a fifth at the most).
-        def called(people)
-          most = (people.size * (1 - QUORUM)).round(6).floor
-          missing = people.select { |who| @away.fetch(who, 0) >= AWAY }.max_by(most) { |who| @away[who] }
-          [people - missing, missing]
-        end
-
-        # Dancers who have not seen what nearly all others have.
-        def add_catch_up(placed, item)
-          people = @items.dancers(item).select { |who| @progress.rung(who, item.key).zero? } | missed(item)
-          catch_up(placed, item, people) if people.any?
-        end
-
-        # Who was marked away when it was taught and has not been seen to dance it since.
-        def missed(item) = @missed.fetch(item.key, []).select { |who| @items.dancers(item).include?(who) && @progress.rung(who, item.key) < 2 }
-
-        def catch_up(placed, item, people)
-          add(kind: "catchup", id: "catchup-#{item.key}", item:, minutes: [(minutes(placed, CATCH_UP) / 5) * 5, 10].max, split: true, section: placed.section, links: [placed.index],
-              after: ids("learn-#{item.key}"), dancers: people)
-        end
-
         # Groups that do not all begin together are put onto their counts and spots.
         def add_place(placed, item)
           return if placed.section.parts.map(&:offset).uniq.size < 2
 
-          add(kind: "place", id: "place-#{item.key}", item:, minutes: @estimate.place(placed.seconds).minutes, section: placed.section, links: [placed.index], after: ids("learn-#{item.key}"))
+          add(kind: "place", id: "place-#{item.key}", item:, minutes: @estimate.place(placed.seconds).minutes, section: placed.section, links: [placed.index],
+              after: ids("learn-#{item.key}"))
         end
 
         def add_difference(placed)
@@ -121,6 +113,18 @@ module Core
           bpm = @work.track.map.bpm_at(join.entering.start_beat)
           add(kind: "join", id: "join-#{item.key}", item:, minutes: @estimate.join(bpm:, people: people.size).minutes, section: join.entering.section, links: [join.index, join.entering.index],
 after: around(join))
+        end
+
+        # How the piece opens and how it ends are learned like joins.
+        def add_edges
+          [[:opening, @links.first], [:ending, @links.last]].each do |kind, placed|
+            item = @items.all.find { |each| each.kind == kind }
+            people = @items.dancers(item)
+            next if people.empty? || @progress.share(people, item.key, at: 2) >= ENOUGH
+
+            minutes = @estimate.join(bpm: @work.track.map.bpm_at(placed.start_beat), people: people.size, passes: 2).minutes
+            add(kind: "join", id: "join-#{item.key}", item:, minutes:, section: placed.section, links: [placed.index], after: learned(placed.section) + different(placed))
+          end
         end
 
         def around(join) = [join.leaving, join.entering].flat_map { |placed| learned(placed.section) + different(placed) }
@@ -146,24 +150,6 @@ after: around(join))
         def seconds(links) = links.sum { |index| @links[index - 1].seconds }
         def chain_title(from, to) = from == 1 ? "From the top to #{@links[to - 1].name}" : "From #{@links[from - 1].name} to #{@links[to - 1].name}"
 
-        # What was learned and has not been danced for too long is danced again before it is needed.
-        def add_reviews(links)
-          return unless @today
-
-          links.map { |index| @items.of_link(index) }.uniq(&:key).each { |item| add_review(item) if rusty?(item) && ids("review-#{item.key}").empty? && ids("learn-#{item.key}").empty? }
-        end
-
-        def rusty?(item)
-          cells = @items.dancers(item).map { |who| @progress.cell(who, item.key) }.select { |cell| cell.rung >= 3 }
-          cells.any? && cells.count { |cell| cell.freshness(@today) == :rusty } * 2 > cells.size
-        end
-
-        def add_review(item)
-          placed = @links[item.links.first - 1]
-          minutes = @estimate.chain(placed.seconds, people: @items.dancers(item).size, passes: 2, notes: 0).minutes
-          add(kind: "review", id: "review-#{item.key}", item:, minutes:, section: placed.section, links: [placed.index])
-        end
-
         def learned(section) = ids("learn-s#{section.id}") + ids("place-s#{section.id}") + ids("catchup-s#{section.id}")
         def different(placed) = placed.link.altered? ? ids("difference-#{@items.of_link(placed.index).key}") : []
         def ids(id) = @tasks.map(&:id) & [id]
@@ -173,10 +159,14 @@ after: around(join))
         def same_teacher(section) = @tasks.select { |task| %w[learn make].include?(task.kind) && task.choreographers == [section.choreographer].compact }.last(1).map(&:id)
 
         def add(item:, section:, dancers: @items.dancers(item), **fields)
-          push(dancers:, choreographers: [section.choreographer].compact, sections: [section.id], title: item.name, **fields)
+          push(dancers:, choreographers: [section.choreographer].compact, title: item.name, **fields)
         end
 
-        def push(**fields) = @tasks << Task.new(**fields)
+        # Sections that lie in its links, unless said otherwise.
+        def push(**fields)
+          sections = fields[:sections] || fields.fetch(:links).map { |index| @links[index - 1].section.id }.uniq
+          @tasks << Task.new(**fields, sections:)
+        end
       end
     end
   end
