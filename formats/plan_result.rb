@@ -21,16 +21,20 @@ module Formats
     # What stands around the file's tasks; only where the problem asks for it.
     def self.around(plan)
       asked = plan.problem
-      bookends = { "bookends" => plan.bookends.map { |each| each.to_h.transform_keys(&:to_s) }, "missing_bookends" => plan.missing_bookends.map { |wish| missing(plan, wish) } } if (asked.recap + asked.to_music).positive?
-      { **bookends.to_h, **(asked.rewarm ? { "re_warms" => plan.re_warms.map { |each| each.to_h.transform_keys(&:to_s) } } : {}) }
+      found = {}
+      found["re_warms"] = plain(plan.re_warms) if asked.rewarm
+      return found unless (asked.recap + asked.to_music).positive?
+
+      found.merge("bookends" => plain(plan.bookends), "missing_bookends" => plan.missing_bookends.map { |wish| missing(plan, wish) })
     end
 
+    def self.plain(list) = list.map { |each| each.to_h.transform_keys(&:to_s) }
     def self.missing(plan, wish) = { "kind" => wish.kind, "window" => plan.problem.open_windows[wish.window].id, "tasks" => wish.tasks.map(&:id) }
 
     def self.reason(reason, writer)
       { "type" => reason.type.to_s, "who" => Array(reason.who).first, "unit" => reason.unit.to_s, "need" => reason.need, "have" => reason.have, "short" => reason.short,
         "tasks" => reason.tasks, "windows" => reason.windows, "text" => writer.text(reason) }
     end
-    private_class_method :reason, :around, :missing
+    private_class_method :reason, :around, :plain, :missing
   end
 end

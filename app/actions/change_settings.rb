@@ -4,7 +4,8 @@ module App
   module Actions
     # The studio's name, time zone and care figures.
     class ChangeSettings
-      FIGURES = { "warm_up" => 5..60, "cool_down" => 0..30, "re_warm" => 0..15, "recap" => 0..20, "to_music" => 0..20, "max_continuous" => 20..120, "rest" => 5..60, "daily_minutes" => 30..720, "new_eights" => 1..40, "latest_finish" => 720..1440 }.freeze
+      FIGURES = { "warm_up" => 5..60, "cool_down" => 0..30, "re_warm" => 0..15, "recap" => 0..20, "to_music" => 0..20,
+                  "max_continuous" => 20..120, "rest" => 5..60, "daily_minutes" => 30..720, "new_eights" => 1..40, "latest_finish" => 720..1440 }.freeze
       # Figures that came later: a form without them leaves them.
       LATER = %w[latest_finish re_warm recap to_music].freeze
       IN_FIVES = (FIGURES.keys - ["new_eights"]).freeze

@@ -12,12 +12,9 @@ module App
 
       # called: ids of everybody called; slots: the slots people were told.
       def run(called, slots)
-        bad = minutes.find { |_, text| !text.to_s.strip.empty? && !Integer(text.to_s.strip, exception: false)&.between?(1, 600) }
-        return Result.no({ base: I18n.t("register.minutes") }) if bad
-
         lessons = lessons(slots)
-        wrong = lessons.find { |section, text| !Integer(text, exception: false)&.between?(0, section.eights.size) }
-        return Result.no({ base: I18n.t("register.eights", name: wrong.first.name, count: wrong.first.eights.size) }) if wrong
+        fault = bad_minutes || bad_eights(lessons)
+        return Result.no({ base: fault }) if fault
 
         Records::Rehearsal.transaction do
           called.each { |id| one(id) }
@@ -28,6 +25,16 @@ module App
       end
 
       private
+
+      def bad_minutes
+        bad = minutes.values.map { |text| text.to_s.strip }.reject(&:empty?).find { |text| !Integer(text, exception: false)&.between?(1, 600) }
+        I18n.t("register.minutes") if bad
+      end
+
+      def bad_eights(lessons)
+        section, = lessons.find { |section, text| !Integer(text, exception: false)&.between?(0, section.eights.size) }
+        I18n.t("register.eights", name: section.name, count: section.eights.size) if section
+      end
 
       # [[section, text], …] of the lessons for which something was given.
       def lessons(slots)

@@ -63,8 +63,8 @@ kind: %w[learn make] }).distinct.pluck("slots.task_key", :person_id)
       def reached = Records::Teaching.where(studio_id: @studio.id, section_id: piece.sections.map(&:id)).order(:id).pluck(:section_id, :eights).to_h
 
       def wishes
-        { runs: piece.setting("full_runs"), done_runs: past_slots.count { |slot| slot.kind == "run" }, away: season.away_shares, cleaning: piece.setting("cleaning"), today: now.to_date, missed:, quorum: piece.setting("quorum"),
-          reached: }
+        { runs: piece.setting("full_runs"), done_runs: past_slots.count { |slot| slot.kind == "run" }, away: season.away_shares, cleaning: piece.setting("cleaning"),
+          today: now.to_date, missed:, quorum: piece.setting("quorum"), reached: }
       end
     end
   end

@@ -12,7 +12,7 @@ module App
         @season = season
         @links = order.links
         @names = tasks.to_h { |task| [task.id, name(task)] }
-        @rehearsals = season.open.index_by { |rehearsal| "w#{rehearsal.id}" }
+        @rehearsals = season.rehearsals.index_by { |rehearsal| "w#{rehearsal.id}" }
       end
 
       # Writes core bookends of some windows; answers the slots.

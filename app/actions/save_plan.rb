@@ -60,7 +60,8 @@ module App
 
       def slot(plan, rehearsal, block)
         task = @tasks.fetch(block.task)
-        row = create(plan, rehearsal, kind: task.kind, task_key: task.id, title: PlanTitles.of_part(task, eights[block], whole(task)), start_minute: rehearsal.start_minute + @season.warm_up + block.start, minutes: block.minutes,
+        row = create(plan, rehearsal, kind: task.kind, task_key: task.id, title: PlanTitles.of_part(task, eights[block], whole(task)),
+                                      start_minute: rehearsal.start_minute + @season.warm_up + block.start, minutes: block.minutes,
                                       room_id: block.room[1..].to_i, from_link: task.links&.min, to_link: task.links&.max, section_ids: task.sections,
                                       pinned: @pinned.include?([task.id, rehearsal.id]))
         call(row, task.dancers, "dancer")

@@ -28,7 +28,8 @@ module App
       def fields
         { name: @params["name"], fidelity: @params["fidelity"], method_preset: @params["method_preset"], time: @params["time"].presence || "normal",
           difficulty: Float(@params["difficulty"].to_s, exception: false), minutes: @params["minutes"].presence, note: @params["note"].to_s,
-          layer_school: @params["layer_school"].presence || @section.layer_school, being_made: @params["being_made"] == "yes", feel: @params["feel"].presence || "even", stated_entry: edge("entry"), stated_exit: edge("exit"),
+          layer_school: @params["layer_school"].presence || @section.layer_school,
+          being_made: @params["being_made"] == "yes", feel: @params["feel"].presence || "even", stated_entry: edge("entry"), stated_exit: edge("exit"),
           bring: @params["bring"].to_s.strip, hazards: Array(@params["hazards"]) & Records::Section::HAZARDS, **teacher }
       end
 

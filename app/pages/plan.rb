@@ -30,9 +30,12 @@ module App
       def wish(name) = piece.setting(name)
       def deadlines = season.deadlines
       def due = season.due
+
       # Rehearsals in which a recap or the music is wanted and has no time, in words.
       def without
-        plan.result.fetch("without", []).group_by(&:first).map { |kind, pairs| I18n.t("plans.without.#{kind}", count: pairs.size, days: pairs.first(4).map { |_, date| Dates.day(Date.iso8601(date)) }.join(", ")) }
+        plan.result.fetch("without", []).group_by(&:first).map do |kind, pairs|
+          I18n.t("plans.without.#{kind}", count: pairs.size, days: pairs.first(4).map { |_, date| Dates.day(Date.iso8601(date)) }.join(", "))
+        end
       end
 
       def film_late? = season.film_ready && piece.show_date && season.film_ready > piece.show_date

@@ -21,7 +21,9 @@ module App
         @loads ||= begin
           shares = Core::Planning::Load.new(work, estimate:).shares
           most = shares.map(&:eights).max.to_f
-          shares.map { |s| Load.new(person: teacher(s.choreographer), sections: s.sections, eights: s.eights, minutes: s.sections.sum { |section| lesson(section).minutes }, share: most.zero? ? 0 : s.eights / most) }
+          shares.map do |s|
+            Load.new(person: teacher(s.choreographer), sections: s.sections, eights: s.eights, minutes: s.sections.sum { |section| lesson(section).minutes }, share: most.zero? ? 0 : s.eights / most)
+          end
         end
       end
 

@@ -42,7 +42,7 @@ module Core
 
         present = there
         due = owed.values.map { |task| [task, task.dancers & present] }.select { |task, here| here.any? && here.size >= task.dancers.size * PRESENT }
-        due.each { |task, _| owed.delete(task.id) }
+        due.map(&:first).each { |task| owed.delete(task.id) }
         together("recap", window, due.reject { |task, here| opens_with?(task, here) })
       end
 

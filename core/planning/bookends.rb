@@ -4,7 +4,8 @@ module Core
   module Planning
     # Recap first, today's material to music last: finds each wish (BookendWishes) a place in its rehearsal, where its
     # dancers wait least for it. Together at the edge of the rehearsal, or each material beside its own lesson, whichever
-    # costs less; where neither goes, the rehearsal's blocks are set anew around it in the order they had.
+    # costs less; where neither goes, the rehearsal's blocks are set anew around it in the order they had. Time kept for a
+    # recap that nobody needs is closed up.
     #
     #   Bookends.new(problem, plan.placements).all  # => [Bookend, …]
     class Bookends
@@ -26,22 +27,22 @@ module Core
 
       # [Bookend] that found a place.
       def all
-        run
+        search
         @wishes.flat_map { |wish| @chosen.fetch(wish, []) }.map { |job| bookend(job) }
       end
 
       # Wishes for which there was no place.
       def missing
-        run
+        search
         @wishes.reject { |wish| @chosen.key?(wish) }
       end
 
       # The table with everything on it.
-      def table = run && @table
+      def table = search && @table
 
       # The placements of all tasks, some moved within their rehearsal.
       def placements
-        run
+        search
         @work.flat_map { |job| @table.blocks[job.at].map { |block| place(job, block) } }
       end
 
@@ -61,7 +62,7 @@ module Core
       def prepare(placements)
         extra = @choices.values.flatten
         @extra = extra.to_h { |task| [task.id, task] }
-        @frame = Frame.new(@problem.with(tasks: @problem.tasks + extra))
+        @frame = Frame.new(@problem.with(tasks: @problem.tasks + extra, recap: 0, to_music: 0))
         @table = Table.new(@frame)
         @places = Places.new(@table)
         @work = @frame.jobs.reject { |job| @extra.key?(job.id) }
@@ -74,11 +75,14 @@ module Core
         @table.put(@frame.job(placement.task), window, *[placement.start, placement.minutes].map { |minutes| minutes / @problem.grid }, room)
       end
 
-      def run
-        @chosen ||= {}.tap do |chosen|
-          @chosen = chosen
-          @wishes.group_by(&:window).each { |window, wishes| fit(window, wishes) }
-        end
+      # Once: {wish => its jobs}.
+      def search
+        return @chosen if @chosen
+
+        @chosen = {}
+        @wishes.group_by(&:window).each { |window, wishes| fit(window, wishes) }
+        @frame.steps.each_index { |window| close_up(window) } if @problem.recap.positive?
+        @chosen
       end
 
       def fit(window, wishes)
@@ -136,8 +140,33 @@ module Core
         restore(window, wishes, blocks, before) unless done && wishes.count { |wish| @chosen.key?(wish) } > before.size
       end
 
-      def blocks_of(window)
-        @work.flat_map { |job| @table.blocks[job.at].select { |block| block.window == window }.map { |block| [job, block] } }.sort_by { |job, block| [block.start, job.at] }
+      # A rehearsal that begins just after the minutes kept for a recap begins that much earlier, all of it.
+      def close_up(window)
+        kept = @problem.recap.fdiv(@problem.grid).ceil
+        return if @fixed.include?(@frame.windows[window].id)
+
+        blocks = blocks_of(window, @frame.jobs)
+        return unless blocks.first&.last&.start == kept
+
+        blocks.each { |job, block| @table.take_block(job, block) }
+        moved = blocks.map { |job, block| earlier(job, block, kept) or break }
+        return if moved
+
+        blocks.each { |job, _| @table.blocks[job.at].select { |block| block.window == window }.each { |block| @table.take_block(job, block) } }
+        blocks.each { |job, block| @table.put_back(job, [block]) }
+      end
+
+      def earlier(job, block, steps)
+        start = block.start - steps
+        wanted = ((1 << block.steps) - 1) << start
+        return unless @table.free(job, block.window).allbits?(wanted) && @table.room_free?(block.window, block.room, wanted) && @table.bearable?(job, block.window, start, block.steps)
+
+        @table.put(job, block.window, start, block.steps, block.room)
+        true
+      end
+
+      def blocks_of(window, jobs = @work)
+        jobs.flat_map { |job| @table.blocks[job.at].select { |block| block.window == window }.map { |block| [job, block] } }.sort_by { |job, block| [block.start, job.at] }
       end
 
       def again(window, wishes, blocks)
@@ -161,6 +190,7 @@ module Core
         from = low && low / Table::TIME == window ? low % Table::TIME : 0
         start = low && @places.next_start(job, window, from, block.steps) or return
         @table.put(job, window, start, block.steps, @table.room_at(job, window, start, block.steps))
+        true
       end
 
       def restore(window, wishes, blocks, before)

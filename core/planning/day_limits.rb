@@ -15,7 +15,7 @@ module Core
 
       def count(job, window, steps)
         date = @frame.dates[window]
-        @frame.limits(date).each { |bit, _| @spent[[date, bit]] += steps if job.people[bit] == 1 }
+        @frame.limits(date).map(&:first).each { |bit| @spent[[date, bit]] += steps if job.people[bit] == 1 }
       end
 
       # Whether everybody of a job may also work on so many steps from a start.
@@ -29,13 +29,13 @@ module Core
       def beside(date, bit, window, start, steps)
         windows = @frame.on(date)
         there = windows.count { |i| i == window || @table.there(i)[bit] == 1 }
-        again = @frame.rewarm ? windows.sum { |i| warmed_again(i, bit, i == window ? (start...(start + steps)) : nil) } : 0
+        again = windows.sum { |i| warmed_again(i, bit, (start...(start + steps) if i == window)) }
         @frame.elsewhere(date, bit) + (@frame.around * there) + again
       end
 
       # Steps of warming up again of one dancer in a window, were they also at work on some further steps.
       def warmed_again(window, bit, more)
-        return 0 if @frame.dancing[bit].zero?
+        return 0 if @frame.rewarm.nil? || @frame.dancing[bit].zero?
 
         idle, steps = @frame.rewarm
         at = @work[window].each_index.select { |step| @work[window][step][bit] == 1 || more&.cover?(step) }

@@ -75,13 +75,15 @@ module Core
         minutes = eights * per_eight * section.difficulty * by.values.reduce(:*) * left
         lines = [Line.new(what: "new eights", amount: (eights * left).round(1), unit: "eights"), Line.new(what: section.method, amount: per_eight, unit: "min each"),
                  Line.new(what: "difficulty", amount: section.difficulty, unit: "×")]
-        Breakdown.new(minutes: [round_up(minutes), @grid].max, lines: lines + by.reject { |_, amount| (amount - 1).abs < 0.01 }.map { |what, amount| Line.new(what:, amount: amount.round(2), unit: "×") })
+        lines += by.reject { |_, amount| (amount - 1).abs < 0.01 }.map { |what, amount| Line.new(what:, amount: amount.round(2), unit: "×") }
+        Breakdown.new(minutes: [round_up(minutes), @grid].max, lines:)
       end
 
       # What else makes it longer or shorter.
       def factors(section, bpm, people)
         layers = Piece::Section::LAYERS.fetch(section.layers)
-        { "under eleven" => @age, "this tempo and group" => ratio(section, { bpm:, people: }, {}), section.layers => ratio(section, { layers: }, {}), "made with the dancers" => section.made_here? ? MAKING : 1.0,
+        { "under eleven" => @age, "this tempo and group" => ratio(section, { bpm:, people: }, {}), section.layers => ratio(section, { layers: }, {}),
+          "made with the dancers" => section.made_here? ? MAKING : 1.0,
           "as this teacher's rehearsals came out" => @factors.fetch(section.choreographer, 1.0) }
       end
 

@@ -115,7 +115,8 @@ module Core
         people = task.people
         Job.new(at: index, id: task.id, steps: @problem.left(task) / @grid, split: task.split, people: @calendar.bits(people), size: task.dancers.size,
                 rate: task.eights.zero? ? 0.0 : task.eights.to_f * @grid / task.minutes, fresh: task.eights.zero? ? [] : task.dancers.map { |who| @calendar.index[who] },
-                after: task.after.filter_map { |id| places[id] }, after_window: task.after_window.filter_map { |id| places[id] }, before: [], before_window: [], run: task.run?, tail: 0, through: task.through? || Bookends::KINDS.include?(task.kind))
+                after: task.after.filter_map { |id| places[id] }, after_window: task.after_window.filter_map { |id| places[id] }, before: [], before_window: [], run: task.run?, tail: 0,
+                through: task.through? || Bookends::KINDS.include?(task.kind))
       end
 
       def link(jobs)

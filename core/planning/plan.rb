@@ -11,7 +11,8 @@ module Core
 
       # changes: Changes::Count against an earlier plan; repairs: [Repairs::Repair] that were tried and work; bookends:
       # [Bookends::Bookend]; missing_bookends: [BookendWishes::Wish] that found no place.
-      def initialize(problem, placements, unplaced: {}, reasons: [], seed: 0, iterations: 0, ready_bound: nil, changes: nil, stopped_by: "iterations", proven_impossible: false, repairs: [], bookends: [], missing_bookends: [])
+      def initialize(problem, placements, unplaced: {}, reasons: [], seed: 0, iterations: 0, ready_bound: nil, changes: nil, stopped_by: "iterations", proven_impossible: false, repairs: [],
+                     bookends: [], missing_bookends: [])
         @ready_bound = ready_bound
         @changes = changes
         @stopped_by = stopped_by

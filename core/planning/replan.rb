@@ -26,7 +26,7 @@ module Core
 
       # Placements of the earlier plan that are still possible, kept in order of what waits for what.
       def standing
-        frame = Frame.new(@problem.with(pinned: []))
+        frame = Frame.new(@problem.with(pinned: [], recap: 0, to_music: 0))
         table = Table.new(frame)
         @problem.pinned.each { |placement| keep(placement, frame, table) }
         ordered(frame).select { |placement| keep(placement, frame, table) } - @problem.pinned

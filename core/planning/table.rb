@@ -108,9 +108,10 @@ module Core
 
         people = job.people
         work = @work[window]
-        cold = @frame.rewarm && (job.people & @frame.dancing & there(window)).positive?
+        rewarm = @frame.rewarm if (people & @frame.dancing).anybits?(there(window))
         @frame.rests.all? do |most, rest|
-          steps <= most && ((!cold && alone?(work, people, start, steps, rest)) || Stretches.new(work, rest:, most:, rewarm: cold ? @frame.rewarm : nil, dancing: @frame.dancing).allow?(people, start, start + steps))
+          steps <= most && ((rewarm.nil? && alone?(work, people, start, steps, rest)) ||
+            Stretches.new(work, rest:, most:, rewarm:, dancing: @frame.dancing).allow?(people, start, start + steps))
         end
       end
 

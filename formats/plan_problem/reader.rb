@@ -33,7 +33,8 @@ module Formats
 
       # What is kept for bodies and for recap and music.
       def care
-        { rewarm:, **{ frame_minutes: "frame_minutes", recap: "recap", to_music: "to_music" }.transform_values { |name| @fields.integer(name, max: 240, default: 0) }, lately: @fields.list("lately") { |task| task_of(task) } }
+        { rewarm:, lately: @fields.list("lately") { |task| task_of(task) },
+          **{ frame_minutes: "frame_minutes", recap: "recap", to_music: "to_music" }.transform_values { |name| @fields.integer(name, max: 240, default: 0) } }
       end
 
       # Idle for so long, and somebody warms up again for so many minutes.

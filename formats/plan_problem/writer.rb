@@ -26,8 +26,9 @@ module Formats
 
       # Only what is asked for.
       def kept
-        { "frame_minutes" => @problem.frame_minutes, "recap" => @problem.recap, "to_music" => @problem.to_music }.reject { |_, minutes| minutes.zero? }
-          .merge(@problem.lately.empty? ? {} : { "lately" => @problem.lately.map { |each| task(each) } })
+        { "frame_minutes" => @problem.frame_minutes, "recap" => @problem.recap, "to_music" => @problem.to_music, "lately" => @problem.lately.map do |each|
+          task(each)
+        end }.reject { |_, value| [0, []].include?(value) }
       end
 
       def window(window)

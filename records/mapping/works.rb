@@ -55,7 +55,8 @@ module Records
         Score::Section.new(id: section.id, name: section.name, choreographer: section.choreographer_id, time: section.time,
                            rows: eights.fetch(section.id, []), parts: parts.fetch(section.id, []), hazards: section.hazards,
                            difficulty: section.difficulty.to_f, method: section.method_preset, minutes: section.minutes,
-                           expected_counts: section.expected_counts, feel: section.feel, fidelity: section.fidelity, layers: section.layer_school, being_made: section.being_made, entry: edge(section.stated_entry), exit: edge(section.stated_exit))
+                           expected_counts: section.expected_counts, feel: section.feel, fidelity: section.fidelity,
+                           layers: section.layer_school, being_made: section.being_made, entry: edge(section.stated_entry), exit: edge(section.stated_exit))
       end
 
       # {"weight" => "left", "facing" => 5} => the core's edge.

@@ -78,15 +78,24 @@ RSpec.describe Core::Planning do
 
   describe "recap first, to music last" do
     let(:windows) { [evening("w1", 4), evening("w2", 6)] }
-    let(:tasks) { [task("spiral", "learn", 40, dancers: %w[a b], choreographers: ["mirela"], links: [1]), task("comb", "learn", 40, dancers: %w[a b], choreographers: ["mirela"], after_window: ["spiral"], links: [2])] }
+    let(:tasks) do
+      [task("spiral", "learn", 40, dancers: %w[a b], choreographers: ["mirela"], links: [1]),
+       task("comb", "learn", 40, dancers: %w[a b], choreographers: ["mirela"], after_window: ["spiral"], links: [2])]
+    end
     let(:asked) { problem(windows:, tasks:, recap: 5, to_music: 5) }
 
     def ends(plan) = plan.bookends.map { |each| [each.kind, each.window, each.start, each.tasks, each.people] }
 
     it "opens with what was new last time and ends with what is new today" do
       plan = solve(asked)
-      expect(ends(plan)).to eq [["to_music", "w1", 45, ["spiral"], %w[a b mirela]], ["recap", "w2", 0, ["spiral"], %w[a b mirela]], ["to_music", "w2", 45, ["comb"], %w[a b mirela]]]
-      expect([plan.placements.map(&:start), plan.calls.map { |call| [call.window, call.call, call.release] }.uniq, faults(asked, plan)]).to eq [[5, 5], [["w1", 5, 50], ["w2", 0, 50]], []]
+      expect(ends(plan)).to eq [["to_music", "w1", 40, ["spiral"], %w[a b mirela]], ["recap", "w2", 0, ["spiral"], %w[a b mirela]], ["to_music", "w2", 45, ["comb"], %w[a b mirela]]]
+      expect([plan.placements.map(&:start), plan.calls.map { |call| [call.window, call.call, call.release] }.uniq, faults(asked, plan)]).to eq [[0, 5], [["w1", 0, 45], ["w2", 0, 50]], []]
+    end
+
+    it "keeps what stands where it was closed up, when planned again" do
+      told = solve(asked).placements
+      again = Core::Planning::Replan.new(asked.with(plan: told), effort: "quick").repair
+      expect([again.placements, again.changes.to_h.values, again.bookends.size]).to eq [told, [0, 0, 0], 3]
     end
 
     it "opens the first rehearsal with what was new in the one behind us, for those who were there and are again" do
@@ -115,7 +124,8 @@ RSpec.describe Core::Planning do
       told = [["chain", 0, 45], ["comb", 50, 20]].map { |id, start, minutes| Core::Planning::Placement.new(task: id, window: "w", start:, minutes:, room: "r") }
       full = problem(windows: [evening("w", 4, "19:25")], tasks: work, recap: 5, to_music: 5, max_continuous: 50, lately: [task("smoke", "learn", 30, dancers: %w[a b], links: [3])])
       anew = Core::Planning::Bookends.new(full, told)
-      expect([anew.placements.map { |each| [each.task, each.start] }.sort, anew.all.map { |each| [each.kind, each.start] }, anew.missing]).to eq [[["chain", 5], ["comb", 55]], [["recap", 0], ["to_music", 75]], []]
+      expect([anew.placements.map { |each| [each.task, each.start] }.sort, anew.missing]).to eq [[["chain", 5], ["comb", 55]], []]
+      expect(anew.all.map { |each| [each.kind, each.start] }).to eq [["recap", 0], ["to_music", 75]]
       kept = Core::Planning::Bookends.new(full, told, fixed: ["w"])
       expect([kept.placements.sort_by(&:start), kept.all.map(&:kind), kept.missing.map(&:kind)]).to eq [told, ["to_music"], ["recap"]]
     end

@@ -155,7 +155,9 @@ class PlanValidator
 
     told = @result["re_warms"].flat_map { |each| each["dancers"].map { |who| [each["window"], who, each["start"] + each["minutes"]] } }.sort
     due = @windows.keys.flat_map do |window|
-      everybody_in(window).flat_map { |who| worked(who, window).slice_when { |a, b| b > a + 1 }.each_cons(2).select { |before, run| again(who, before, run).positive? }.map { |_, run| [window, who, run.first] } }
+      everybody_in(window).flat_map do |who|
+        worked(who, window).slice_when { |a, b| b > a + 1 }.each_cons(2).select { |before, run| again(who, before, run).positive? }.map { |_, run| [window, who, run.first] }
+      end
     end
     told == due.sort ? [] : ["warming up again: told #{told - due}, due #{due - told}"]
   end

@@ -227,7 +227,7 @@ RSpec.describe "planning", :web do
     extra = make_cast(piece, %w[Dov Esi]).last(2)
     extra.last.absences.create!(studio:, from_date: "2027-02-01", to_date: "2027-03-05")
     draft = App::Actions::PlanDraft.new(piece.reload, now)
-    minors = draft.problem.unavailable.select { |away| away[:from] == 1140 }.map { |away| away[:who] }.uniq
+    minors = draft.problem.unavailable.select { |away| away[:from] == 1135 && away[:late] }.map { |away| away[:who] }.uniq
     expect(minors).not_to include("p#{dancers.last.id}")
     expect(minors.size).to eq 4
     caught = draft.tasks.select { |task| task.kind == "catchup" }

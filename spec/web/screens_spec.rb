@@ -47,19 +47,10 @@ RSpec.describe "screens", :web do
       expect(calls).to eq("Ada" => [1080, 1160, false], "Bram" => [1080, 1125, false], "Cleo" => [1125, 1160, true], "Odalys" => [1095, 1125, false])
     end
 
-    it "has whoever was idle for twenty minutes warm up again" do
-      expect(sheet.warm_again).to eq []
-      slot(rehearsal.slots.first.plan, rehearsal, "chain", 1150..1160, [[dancers[1]]])
-      again = App::Pages::CallSheet.new(rehearsal, director, now)
-      expect(again.warm_again).to eq [[1150, ["Bram Test"]]]
-      expect(text("/rehearsals/#{rehearsal.id}/call-sheet")).to include("Warm up again, 5 min before 19:10 Bram Test")
-    end
-
-    it "names who dances by group where it can, what to review, bring and mind, and where the music starts" do
+    it "names who dances by group where it can, what to bring and mind, and where the music starts" do
       dancers[1].absences.create!(studio:, from_date: rehearsal.date, to_date: rehearsal.date)
       page = text("/rehearsals/#{rehearsal.id}/call-sheet")
-      expect(page).to include("Ada Test, Bram Test", "warm up by yourself first", "Opening Walk: mats", "With a spotter until both say otherwise", "Away Bram Test", "Review first Join",
-                              "To music, last Opening Walk", "music in at -0:02.0")
+      expect(page).to include("Ada Test, Bram Test", "warm up by yourself first", "Opening Walk: mats", "With a spotter until both say otherwise", "Away Bram Test", "music in at -0:02.0")
       expect(text("/rehearsals/#{rehearsal.id}/call-sheet?print=letter")).to include("Called and released")
       expect(body).to include('class="paper letter"')
     end

@@ -70,7 +70,7 @@ module Core
           reached = @reached.fetch(section.id, 0)
           return 1 - taught(item) if reached.zero?
 
-          reached < section.rows.size ? 1 - ((reached - 1).fdiv(section.rows.size)) : [1 - taught(item), 2 / 3r].min.to_f
+          reached < section.rows.size ? 1 - (reached - 1).fdiv(section.rows.size) : [1 - taught(item), 2 / 3r].min.to_f
         end
 
         # The eight with which its next lesson begins.
