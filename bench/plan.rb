@@ -14,6 +14,7 @@ module Bench
       $stdout.sync = true
       puts "YJIT #{defined?(RubyVM::YJIT) && RubyVM::YJIT.enabled? ? 'on' : 'off'}"
       CASES.each { |name, facts| season(name, PlanCases.season(**facts)) }
+      care
       exact
       again
     end
@@ -38,6 +39,19 @@ first.first.unplaced)
       index = ->(id) { problem.windows.index { |window| window.id == id } }
       puts format("        %-6s %6.2f s, %5d iterations, complete %s, ready %d (bound %d), cost %d", effort, seconds, plan.iterations, plan.complete?, index.call(plan.ready_window),
 index.call(plan.ready_bound) || -1, plan.cost)
+    end
+
+    # The medium and the large case with everything kept for bodies and memory: what it costs, and how much of it finds a place.
+    def care
+      %w[medium large].each do |name|
+        problem = PlanCases.season(**CASES[name])
+        careful = problem.with(rewarm: [20, 5], frame_minutes: 25, recap: 5, to_music: 5, max_part: 45, rests: [[120, 15]], limits: problem.dancers.map { |who| { who:, minutes_per_day: 150 } })
+        plan, seconds = timed { Planning::Solver.new(careful, effort: "normal").plan }
+        _, bare = timed { Planning::Solver.new(problem, effort: "normal").plan }
+        found, missing = [plan.bookends, plan.missing_bookends].map(&:size)
+        puts format("care    %-6s %.2f s (%.2f s without), complete %s, ready %s, %d of %d recaps and musics placed, %d times somebody warms up again", name, seconds, bare, plan.complete?,
+                    plan.ready_window, found, found + missing, plan.re_warms.sum { |each| each.dancers.size })
+      end
     end
 
     # Small one-room and two-room cases against the proven optimum.

@@ -7,6 +7,7 @@ module Core; end
 require_relative "errors"
 require_relative "values/value"
 require_relative "values/bits"
+require_relative "values/tallies"
 
 require_relative "music/tempo_map"
 require_relative "music/taps"

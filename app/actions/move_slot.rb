@@ -46,7 +46,8 @@ module App
         people = slot.slot_people.group_by(&:role).transform_values { |called| called.map(&:person_id) }
         after, after_window = @plan.result.fetch("waits", {}).fetch(slot.task_key, [[], []])
         Planning::Task.new(id: "slot-#{slot.id}", kind: slot.kind, minutes: slot.minutes, dancers: people.fetch("dancer", []), choreographers: people.fetch("teacher", []),
-                           after: keyed(after), after_window: keyed(after_window), title: slot.title, sections: slot.section_ids, links: slot.from_link && (slot.from_link..slot.to_link).to_a)
+                           after: keyed(after), after_window: keyed(after_window), title: PlanTitles.edge(slot.task_key) || slot.title,
+                           sections: slot.section_ids, links: slot.from_link && (slot.from_link..slot.to_link).to_a)
       end
 
       def keyed(keys) = slots.select { |slot| keys.include?(slot.task_key) }.map { |slot| "slot-#{slot.id}" }

@@ -10,11 +10,14 @@ module App
         case task.kind
         when "run" then I18n.t("tasks.run.#{task.title}")
         when "chain" then task.title
-        when "join" then EDGES[task.id] ? I18n.t("tasks.#{EDGES[task.id]}") : I18n.t("tasks.join", name: task.title)
+        when "join" then edge(task.id) ? I18n.t("tasks.#{edge(task.id)}") : I18n.t("tasks.join", name: task.title)
         when "clean" then I18n.t(task.id.start_with?("refine") ? "tasks.refine" : "tasks.clean", name: task.title)
         else I18n.t("tasks.#{task.kind}", name: task.title)
         end
       end
+
+      # "opening" or "ending" of their tasks' keys.
+      def self.edge(key) = EDGES[key]
 
       # A part of a lesson also says which eights it holds: "Learn Spiral, eights 4 – 8".
       def self.of_part(task, eights, whole)

@@ -27,8 +27,11 @@ module App
 
       private
 
-      # "Spiral", "Spiral into Comb", or what the task is called where its links are not known.
+      # "Spiral", "Spiral into Comb", "the opening", or what the task is called where its links are not known.
       def name(task)
+        edge = PlanTitles.edge(task.id) || PlanTitles::EDGES.values.find { |each| each == task.title }
+        return I18n.t("tasks.the.#{edge}") if edge
+
         ends = task.links.to_a.minmax.compact.uniq
         return task.title unless ends.any? && ends.all? { |index| index.between?(1, @links.size) }
 

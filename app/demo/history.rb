@@ -22,10 +22,22 @@ module App
         past = @plan.slots.includes(:rehearsal, :slot_people).select { |slot| slot.work? && slot.rehearsal.date < @now.to_date }
         past.sort_by { |slot| [slot.rehearsal.date, slot.start_minute] }.each { |slot| rehearse(slot) }
         Records::LedgerEntry.add_all(@rows)
+        teach(past)
         Records::Mapping::Learnings.refold(@piece, @rows.map { |row| [row[:person_id], row[:item_key]] })
       end
 
       private
+
+      # How far each section had been taught after each lesson.
+      def teach(past)
+        @plan.slots.includes(:rehearsal).select(&:lesson?).sort_by { |slot| slot.rehearsal.date }.group_by(&:section_ids).each do |ids, lessons|
+          section = @piece.sections.find { |each| each.id == ids.first }
+          task = Core::Planning::Task.new(id: "x", kind: "learn", minutes: lessons.sum(&:minutes))
+          lessons.zip(Core::Planning::LessonParts.of(task, lessons.map(&:minutes), section.eights.size)) do |slot, (_, eights)|
+            section.teachings.create!(studio_id: @piece.studio_id, eights:, day: slot.rehearsal.date, by_name: @account.name, created_at: slot.rehearsal.date.to_time(:utc)) if past.include?(slot)
+          end
+        end
+      end
 
       def rehearse(slot)
         present = slot.slot_people.select { |called| called.role == "dancer" }.map(&:person_id)

@@ -112,7 +112,7 @@ module App
       def edge_of(slot)
         return y(slot.to_link) if slot.to_link > slot.from_link
 
-        slot.task_key.end_with?("-#{Core::Learning::Item::ENDING}") ? y(links.size + 1) : y(1)
+        slot.task_key.end_with?("-#{Core::Learning::Item::ENDING}") ? y(links.size + 1) - 10 : y(1) + 10
       end
 
       def bar(slot, order)

@@ -152,7 +152,12 @@ module Core
         moved = blocks.map { |job, block| earlier(job, block, kept) or break }
         return if moved
 
-        blocks.each { |job, _| @table.blocks[job.at].select { |block| block.window == window }.each { |block| @table.take_block(job, block) } }
+        put_back(window, blocks)
+      end
+
+      # A rehearsal's blocks where they were.
+      def put_back(window, blocks)
+        blocks.map(&:first).uniq.each { |job| @table.blocks[job.at].select { |block| block.window == window }.each { |block| @table.take_block(job, block) } }
         blocks.each { |job, block| @table.put_back(job, [block]) }
       end
 
@@ -195,8 +200,7 @@ module Core
 
       def restore(window, wishes, blocks, before)
         wishes.each { |wish| @chosen.delete(wish)&.each { |job| @table.take(job) } }
-        blocks.map(&:first).uniq.each { |job| @table.blocks[job.at].select { |block| block.window == window }.each { |block| @table.take_block(job, block) } }
-        blocks.each { |job, block| @table.put_back(job, [block]) }
+        put_back(window, blocks)
         before.each { |wish, jobs| @chosen[wish] = jobs.map { |job, kept| @table.put_back(job, kept) && job } }
       end
 

@@ -3,43 +3,84 @@
 module Core
   module Planning
     # What a day asks of people who may only do so much: their work on a table, what they rehearse elsewhere, warm-up and
-    # cool-down once a rehearsal, and warming up again.
+    # cool-down once a rehearsal, and warming up again. Everybody's day is counted at once (Values::Tallies); only those who
+    # come near their limit are counted one by one, with the block that is to be added.
     class DayLimits
       # work: per window and step, the set of people at work on anything.
       def initialize(table, work)
         @table = table
         @frame = table.frame
         @work = work
-        @spent = Hash.new(0)
+        @idle, @again = @frame.rewarm || [nil, 0]
+        @groups = @frame.dates.uniq.to_h { |date| [date, groups(date)] }
+        @limited = @groups.transform_values { |groups| groups.map(&:last).reduce(0, :|) }
+        @over = Hash.new { |hash, date| hash[date] = {} }
+        @tallies = {}
       end
 
-      def count(job, window, steps)
+      # Something was put into a window or taken out of it.
+      def changed(window)
         date = @frame.dates[window]
-        @frame.limits(date).map(&:first).each { |bit| @spent[[date, bit]] += steps if job.people[bit] == 1 }
+        return if @limited[date].zero?
+
+        @tallies.delete(date)
+        @over.delete(date)
       end
 
       # Whether everybody of a job may also work on so many steps from a start.
       def allow?(job, window, start, steps)
         date = @frame.dates[window]
-        @frame.limits(date).none? { |bit, most| job.people[bit] == 1 && steps + @spent[[date, bit]] + beside(date, bit, window, start, steps) > most }
+        return true if job.people.nobits?(@limited[date])
+
+        @groups[date].none? do |most, people|
+          close = job.people & people & over(date, most - steps - @frame.around - @again)
+          close.positive? && Values::Bits.to_a(close).any? { |bit| amount(date, bit, window, start...(start + steps)) > most }
+        end
       end
 
       private
 
-      def beside(date, bit, window, start, steps)
-        windows = @frame.on(date)
-        there = windows.count { |i| i == window || @table.there(i)[bit] == 1 }
-        again = windows.sum { |i| warmed_again(i, bit, (start...(start + steps) if i == window)) }
-        @frame.elsewhere(date, bit) + (@frame.around * there) + again
+      # [[steps they may still do here, people], …] of those with a limit.
+      def groups(date)
+        @frame.limits(date).group_by { |bit, most| most - @frame.elsewhere(date, bit) }.transform_values { |pairs| Values::Bits.of(pairs.map(&:first)) }.to_a
       end
 
-      # Steps of warming up again of one dancer in a window, were they also at work on some further steps.
-      def warmed_again(window, bit, more)
-        return 0 if @frame.rewarm.nil? || @frame.dancing[bit].zero?
+      # Those whose day, as it stands, comes to more than a number of steps.
+      def over(date, steps) = @over[date][steps] ||= (@tallies[date] ||= tally(date)).over(steps)
 
-        idle, steps = @frame.rewarm
+      def tally(date) = Values::Tallies.new(@limited[date]).tap { |sum| @frame.on(date).each { |window| add(sum, window) } }
+
+      def add(sum, window)
+        sum.add(@table.there(window), @frame.around)
+        began = 0
+        recent = [0] * (@idle || 0)
+        @work[window].each_with_index do |working, step|
+          own = @table.busy(window)[step]
+          sum.add(own, 1) unless own.zero?
+          cold = @idle ? working & began & @frame.dancing & ~recent.reduce(0, :|) : 0
+          sum.add(cold, @again) unless cold.zero?
+          recent.rotate!(-1)[0] = working if @idle
+          began |= working
+        end
+      end
+
+      # Steps of one person's day, were they also at work in a window on some further steps.
+      def amount(date, bit, window, more)
+        @frame.on(date).sum do |i|
+          extra = i == window ? more : nil
+          next 0 unless extra || @table.there(i)[bit] == 1
+
+          own = @table.busy(i).count { |set| set[bit] == 1 } + (extra ? more.size : 0)
+          own + @frame.around + warmed_again(i, bit, extra)
+        end
+      end
+
+      # Steps of warming up again of one dancer in a window.
+      def warmed_again(window, bit, more)
+        return 0 if @idle.nil? || @frame.dancing[bit].zero?
+
         at = @work[window].each_index.select { |step| @work[window][step][bit] == 1 || more&.cover?(step) }
-        steps * at.each_cons(2).count { |a, b| b - a - 1 >= idle }
+        @again * at.each_cons(2).count { |a, b| b - a - 1 >= @idle }
       end
     end
   end

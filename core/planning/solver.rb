@@ -6,8 +6,8 @@ module Core
     # then ruin and recreate for waiting and trips; the exact order within each rehearsal last. Iterations decide, the
     # seed decides, `stop` only guards: the same seed and effort give the same plan everywhere.
     class Solver
-      # Iterations for a problem of 1,000 tasks × windows; larger ones get fewer.
-      EFFORTS = { "quick" => 40, "normal" => 420, "long" => 3600 }.freeze
+      # Iterations for a problem of 1,000 tasks × windows; smaller ones get more and larger ones fewer, within these factors.
+      EFFORTS = { "quick" => [40, 0.05, 2.5], "normal" => [420, 0.05, 2.5], "long" => [3600, 0.4, 1.6] }.freeze
 
       # stop: asked now and then, true ends the search with the best so far; progress: told [plan so far, share] sometimes.
       def initialize(problem, seed: 0, effort: "normal", stop: -> { false }, progress: nil)
@@ -16,7 +16,7 @@ module Core
         @random = Random.new(seed)
         @frame = Frame.new(problem)
         @construct = Construct.new(@frame)
-        @budget = (EFFORTS.fetch(effort) * [1000.0 / [@frame.jobs.size * @frame.steps.size, 1].max, 2.5].min.clamp(0.05, 2.5)).ceil
+        @budget = budget(*EFFORTS.fetch(effort))
         @stop = stop
         @progress = progress
         @made = 0
@@ -49,6 +49,8 @@ module Core
       end
 
       private
+
+      def budget(iterations, least, most) = (iterations * (1000.0 / [@frame.jobs.size * @frame.steps.size, 1].max).clamp(least, most)).ceil
 
       # A table with what is pinned on it, filled by the block.
       def built(last = @frame.steps.size - 1)

@@ -47,7 +47,7 @@ module Core
         step = to + [@idle, @rest].max
         while waiting.positive? && step < @busy.size
           begin_here = waiting & @busy[step]
-          return false if begin_here.positive? && reach(begin_here, step, 1).any? { |finish, set| set.positive? && finish - step + 1 + @again > @most }
+          return false if begin_here.positive? && reach(begin_here, step, 1).any? { |finish, _| finish - step + 1 + @again > @most }
 
           waiting &= ~begin_here
           step += 1
@@ -55,26 +55,22 @@ module Core
         true
       end
 
-      # How far existing work that touches the block's edge goes in one direction: {step => people}.
+      # How far existing work that touches the block's edge goes in one direction: [[step, people], …]. recent: by how many steps
+      # back from the next one their work has come so far.
       def reach(people, edge, direction)
-        edges = { edge => people }
+        edges = []
+        recent = [people] + ([0] * (@rest - 1))
         step = edge + direction
-        while step.between?(0, @busy.size - 1)
-          near = edges.select { |at, _| (at - step).abs <= @rest }
-          break if near.empty?
-
-          extend_to(step, near, edges)
+        while step.between?(0, @busy.size - 1) && recent.any?(&:positive?)
+          working = @busy[step] & recent.reduce(:|)
+          ended = recent.pop & ~working
+          edges << [step - (direction * @rest), ended] if ended.positive?
+          recent.map! { |set| set & ~working } if working.positive?
+          recent.unshift(working)
           step += direction
         end
+        recent.each_with_index { |set, back| edges << [step - (direction * (back + 1)), set] if set.positive? }
         edges
-      end
-
-      def extend_to(step, near, edges)
-        working = @busy[step] & near.values.reduce(0, :|)
-        return if working.zero?
-
-        near.each { |at, set| set.anybits?(working) && edges[at] = set & ~working }
-        edges[step] = working
       end
     end
   end

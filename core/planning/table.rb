@@ -149,7 +149,7 @@ module Core
         @spans[window] = @costs[window] = nil
         @week_steps[@frame.weeks[window]] += sign * steps
         job.fresh.each { |who| @fresh[window][who] += sign * job.rate * steps } if job.rate.positive?
-        @days.count(job, window, sign * steps)
+        @days.changed(window)
       end
 
       # Nobody of these works within a rest's length of the block.

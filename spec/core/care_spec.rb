@@ -175,3 +175,20 @@ RSpec.describe Core::Planning do
     end
   end
 end
+
+RSpec.describe Core::Values::Tallies do
+  it "counts for everybody at once what counting one by one gives" do
+    each_case(40) do |random|
+      people = random.rand(1..(2**9))
+      sums = Hash.new(0)
+      tallies = described_class.new(people)
+      random.rand(0..12).times do
+        set, amount = random.rand(2**9), random.rand(0..30)
+        tallies.add(set, amount)
+        Core::Values::Bits.to_a(set & people).each { |bit| sums[bit] += amount }
+      end
+      limits = [-1, 0, *sums.values.flat_map { |sum| [sum - 1, sum] }, 500]
+      expect(limits.map { |limit| tallies.over(limit) }).to eq(limits.map { |limit| Core::Values::Bits.of(Core::Values::Bits.to_a(people).select { |bit| sums[bit] > limit }) })
+    end
+  end
+end
