@@ -11,12 +11,17 @@ module App
       end
 
       def to_h
-        { "unplaced" => unplaced, "reasons" => sentences, "proven" => @plan.proven_impossible?, "repairs" => @plan.repairs.map { |repair| Core::Planning::RepairWriter.new(@draft.names).text(repair) },
+        { "unplaced" => unplaced, "reasons" => sentences, "proven" => @plan.proven_impossible?, "repairs" => @plan.repairs.map { |repair| repair_text(repair) },
           "minutes" => @draft.tasks.sum(&:minutes), "rehearsals" => @draft.problem.windows.size, "made_at" => @draft.now.iso8601, "cost" => @plan.cost, "school" => @draft.school, "ready" => ready,
           "waiting" => @plan.calls.sum(&:waiting), "waits" => waits, "without" => without.presence, "changes" => @plan.changes&.to_h&.transform_keys(&:to_s) }.compact
       end
 
       private
+
+      def repair_text(repair)
+        days = repair.window ? { repair.window.date => Pages::Dates.day(Date.iso8601(repair.window.date)) } : {}
+        Core::Planning::RepairWriter.new({ **@draft.names, **days }).text(repair)
+      end
 
       def ready = @draft.problem.windows.find { |window| window.id == @plan.ready_window }&.date
       def unplaced = @plan.unplaced.map { |id, minutes| { "task" => id, "title" => PlanTitles.of(@tasks[id]), "minutes" => minutes } }

@@ -6,6 +6,7 @@ module App
     class Builder
       PASSWORD = "walk-right-in"
       WEEKS = 5
+      AHEAD = 6
 
       def initialize(now)
         @now = now
@@ -51,10 +52,10 @@ module App
         account
       end
 
-      # Tuesdays and Saturdays, five weeks back and five ahead.
+      # Tuesdays and Saturdays, five weeks back and six ahead.
       def rooms_and_rehearsals
         rooms = World::ROOMS.map { |name, capacity, area| @studio.rooms.create!(name:, capacity:, area:) }
-        (-WEEKS...WEEKS).each do |week|
+        (-WEEKS...AHEAD).each do |week|
           rehearsal(@monday + (week * 7) + 1, (17 * 60) + 30, (19 * 60) + 30, rooms)
           rehearsal(@monday + (week * 7) + 5, 10 * 60, 13 * 60, rooms)
         end

@@ -26,7 +26,7 @@ module App
       private
 
       def make_piece
-        @piece = @studio.pieces.create!(title: World::WINGS, show_date: @monday + 40, settings: { "full_runs" => 5, "cleaning" => 0.15, "ready_days" => 7 })
+        @piece = @studio.pieces.create!(title: World::WINGS, show_date: @monday + 47, settings: { "full_runs" => 5, "cleaning" => 0.15, "ready_days" => 7 })
         Records::Track.create!(studio: @studio, piece: @piece, tempo: World::WINGS_TEMPO, form: World::WINGS_FORM, first_count_seconds: 3.2)
         Actions::ApplyStructure.new(@piece, Actions::ApplyStructure.read(@studio, World::WINGS_LINES)).run
         @piece.reload

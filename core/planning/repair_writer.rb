@@ -2,7 +2,7 @@
 
 module Core
   module Planning
-    # Repairs as sentences. names: {id => name} of people.
+    # Repairs as sentences. names: {id => name} of people, and {date => what it is called}.
     class RepairWriter
       def initialize(names = {}) = @names = names
 
@@ -18,7 +18,7 @@ module Core
         shown.size > 1 ? "#{shown[0..-2].join(', ')} and #{shown.last}" : shown.join
       end
 
-      def rehearsal(repair) = "one rehearsal more on #{repair.window.date}, #{repair.window.minutes} minutes"
+      def rehearsal(repair) = "one rehearsal more on #{name(repair.window.date)}, #{repair.window.minutes} minutes"
       def freed(repair) = "#{name(repair.who)} comes to all rehearsals"
       def fewer_passes(_repair) = "fewer passes: a fifth less time for what is taught"
       def room(repair) = "a further room for #{repair.share} in every rehearsal"
