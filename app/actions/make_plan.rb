@@ -19,9 +19,13 @@ module App
       end
 
       def run
-        plan = solve
-        result = PlanResult.new(@draft, plan).to_h
-        Records::Plan.transaction { SavePlan.new(@piece, @account, plan, @draft.tasks, kept: @draft.past_slots, result:, pinned: @draft.season.pinned_keys).run }
+        made = Refreshed.new(@draft, solve)
+        Records::Plan.transaction { saving(made, kept: @draft.past_slots).run }
+      end
+
+      # What writes a plan that was made.
+      def saving(made, kept: [])
+        SavePlan.new(@piece, @account, made.plan, made.tasks, kept:, result: PlanResult.new(@draft, made).to_h, pinned: @draft.season.pinned_keys)
       end
 
       # The plan of the core, not yet saved.

@@ -23,8 +23,11 @@ module App
       def season = @season ||= Records::Mapping::Seasons.new(piece, now:)
 
       def tasks
-        @tasks ||= variation.tasks(Planning::Schools::ALL.fetch(school, Planning::Schools::AddOn).new(work, items:, progress: Records::Mapping::Learnings.progress(piece), estimate:, **wishes).tasks)
+        @tasks ||= variation.tasks(Planning::Schools::ALL.fetch(school, Planning::Schools::AddOn).new(work, items:, progress:, estimate:, **wishes).tasks)
       end
+
+      def progress = @progress ||= Records::Mapping::Learnings.progress(piece)
+      def estimate = @estimate ||= Planning::Estimate.new(under_eleven: @studio.setting("under_eleven"), factors: Records::Mapping::Seasons.factors(@studio))
 
       def problem(**more)
         @problem ||= variation.problem(season.problem(tasks, hazards:))
@@ -48,8 +51,6 @@ module App
       def plan = @plan ||= piece.published_plan || piece.latest_plan
 
       private
-
-      def estimate = Planning::Estimate.new(under_eleven: @studio.setting("under_eleven"), factors: Records::Mapping::Seasons.factors(@studio))
 
       # Who was not there when something was taught, by the register: {item key => [person id]}.
       def missed

@@ -4,16 +4,18 @@ module App
   module Actions
     # What of a plan is kept beside its slots: what found no place and why, what would help, what waits for what, figures.
     class PlanResult
-      def initialize(draft, plan)
+      # made: Refreshed.
+      def initialize(draft, made)
         @draft = draft
-        @plan = plan
+        @made = made
+        @plan = made.plan
         @tasks = draft.tasks.to_h { |task| [task.id, task] }
       end
 
       def to_h
         { "unplaced" => unplaced, "reasons" => sentences, "proven" => @plan.proven_impossible?, "repairs" => @plan.repairs.map { |repair| repair_text(repair) },
           "minutes" => @draft.tasks.sum(&:minutes), "rehearsals" => @draft.problem.windows.size, "made_at" => @draft.now.iso8601, "cost" => @plan.cost, "school" => @draft.school, "ready" => ready,
-          "waiting" => @plan.calls.sum(&:waiting), "waits" => waits, "without" => without.presence, "changes" => @plan.changes&.to_h&.transform_keys(&:to_s) }.compact
+          "waiting" => @plan.calls.sum(&:waiting), "waits" => waits, "without" => without.presence, "fading" => @made.fading.presence, "changes" => @plan.changes&.to_h&.transform_keys(&:to_s) }.compact
       end
 
       private

@@ -25,7 +25,8 @@ module App
         draft = Actions::PlanDraft.new(piece, piece.studio.local(Clock.now))
         maker = Actions::MakePlan.new(piece, nil, draft.now, way: @row.search["way"], effort: EFFORT, draft:)
         plan = maker.solve(stop: -> { stop? }, progress: ->(unplaced, ready, share) { note("unplaced" => unplaced, "ready" => draft.problem.windows[ready]&.date, "share" => share) })
-        found = better?(plan, draft) && take(plan, draft, piece)
+        made = Actions::Refreshed.new(draft, plan)
+        found = better?(made.plan, draft) && take(maker.saving(made))
         note("state" => "done", "better" => found, "share" => 1)
       end
 
@@ -45,12 +46,12 @@ module App
       def now_unplaced = @row.result.fetch("unplaced", []).sum { |task| task["minutes"] }
       def ready_date(plan, draft) = draft.problem.windows.find { |window| window.id == plan.ready_window }&.date.to_s
 
-      def take(plan, draft, piece)
+      def take(saving)
         Records::Plan.transaction do
           @row.lock!
           next false if @row.lock_version != @version || @row.published?
 
-          Actions::SavePlan.new(piece, nil, plan, draft.tasks, kept: [], result: Actions::PlanResult.new(draft, plan).to_h, pinned: draft.season.pinned_keys).replace(@row)
+          saving.replace(@row)
           true
         end
       end

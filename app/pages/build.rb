@@ -6,14 +6,14 @@ module App
     # chains and runs as bars over all rows they cover.
     class Build
       SIDE = 150
-      HEAD = 40
+      HEAD = 56
       ROW = 38
       WIDTH = 848
 
       def initialize(page) = @page = page
 
       def width = SIDE + (step * columns.size)
-      def height = HEAD + (ROW * links.size) + 22
+      def height = HEAD + (ROW * links.size) + 40
 
       def svg
         inner = Tape.patterns(links.map { |link| @page.tape(link.section) }, "build") + past + columns_hit + grid + heads + rows + blocks + today
@@ -112,7 +112,7 @@ module App
       def edge_of(slot)
         return y(slot.to_link) if slot.to_link > slot.from_link
 
-        slot.task_key.end_with?("-#{Core::Learning::Item::ENDING}") ? y(links.size + 1) - 10 : y(1) + 10
+        slot.task_key.end_with?("-#{Core::Learning::Item::ENDING}") ? y(links.size + 1) + 10 : y(1) - 10
       end
 
       def bar(slot, order)
@@ -128,8 +128,8 @@ module App
       def today
         count = columns.size - @page.open_rehearsals.size
         at = SIDE + (step * count)
-        Svg.tag(:line, x1: at, x2: at, y1: HEAD - 4, y2: bottom + 4, class: "today") +
-          Svg.text(I18n.t("build.today"), x: at, y: bottom + 17, text_anchor: "middle", class: "today-label")
+        Svg.tag(:line, x1: at, x2: at, y1: HEAD - 4, y2: bottom + 20, class: "today") +
+          Svg.text(I18n.t("build.today"), x: at, y: bottom + 34, text_anchor: "middle", class: "today-label")
       end
     end
   end

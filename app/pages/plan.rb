@@ -38,6 +38,11 @@ module App
         end
       end
 
+      # What would be rusty before it is danced again, in words.
+      def fading
+        plan.result.fetch("fading", []).map { |name, rusty, later| I18n.t("plans.fading", name:, rusty: Dates.day(Date.iso8601(rusty)), later: Dates.day(Date.iso8601(later))) }
+      end
+
       def film_late? = season.film_ready && piece.show_date && season.film_ready > piece.show_date
       def cleanings = Actions::SaveWishes::CLEANING
 

@@ -17,6 +17,9 @@ module Core
       # Share from 0 to 1 on a Date; nil when never danced.
       def retention(today) = last_danced_on && (0.9**((today - last_danced_on).to_i.clamp(0, 10_000) / strength))
 
+      # The first day on which it is rusty if it is not danced before.
+      def rusty_on = last_danced_on + (strength * Math.log(RUSTY) / Math.log(0.9)).floor + 1
+
       # :fresh, :fading, :rusty, or nil when it was never danced.
       def on(today)
         kept = retention(today) or return

@@ -33,6 +33,14 @@ module Core
       def complete? = unplaced.empty?
       def proven_impossible? = @proven_impossible
 
+      # The same plan with reviews put into it.
+      def with_reviews(tasks, more)
+        return self if tasks.empty?
+
+        Plan.new(problem.with(tasks: problem.tasks + tasks), placements + more, unplaced:, reasons:, seed:, iterations:, ready_bound:, changes:, stopped_by:, repairs:, bookends:, missing_bookends:,
+                                                                                proven_impossible: proven_impossible?)
+      end
+
       # The same plan with repairs that were tried.
       def with_repairs(repairs) = dup.tap { |plan| plan.instance_variable_set(:@repairs, repairs) }
 

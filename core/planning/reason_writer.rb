@@ -48,7 +48,7 @@ module Core
       end
 
       def precedence(reason)
-        "#{list(reason.tasks.uniq { |id| name(id) }, 5)} wait for each other, one after another: that takes more than the #{reason.have} rehearsals there are."
+        "#{list(reason.tasks.uniq { |id| name(id) }, 5)} wait for each other, one after another: that takes at least #{reason.need} rehearsals, and there are #{reason.have}."
       end
 
       def clique(reason)

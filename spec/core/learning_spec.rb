@@ -51,3 +51,36 @@ RSpec.describe Core::Learning do
     end
   end
 end
+
+RSpec.describe Core::Learning::Forecast do
+  def day(number) = Date.new(2027, 3, number)
+
+  def gap(days, last: day(1), danced: 1)
+    described_class.new(Core::Learning::Cell.new(rung: 3, days: danced, last_danced_on: last), days.map { |number| day(number) }, today: day(2), ends: day(31)).gap
+  end
+
+  it "says since when, from when rusty, and until when" do
+    expect(gap([20]).to_h).to eq(since: day(1), rusty: day(12), until: day(20))
+    expect(gap([]).until).to eq day(31)
+    expect(gap([12])).not_to be_nil
+  end
+
+  it "grows with each day it is danced" do
+    expect(gap([11, 30])).to be_nil
+    expect(gap([5, 25]).to_h).to eq(since: day(5), rusty: day(25), until: day(25))
+    expect(gap([5, 24])).to be_nil
+    expect([gap([20], danced: 2), gap([21], danced: 2)&.rusty]).to eq [nil, day(21)]
+  end
+
+  it "leaves alone what was never danced, and what is rusty already" do
+    expect([gap([20], last: nil), gap([20], last: day(1) - 30)]).to eq [nil, nil]
+  end
+
+  it "agrees with freshness day by day" do
+    each_case(40) do |random|
+      danced = random.rand(1..6)
+      rusty = Core::Learning::Freshness.new(days: danced, last_danced_on: day(1)).then { |fresh| (0..400).map { |i| day(1) + i }.find { |date| fresh.on(date) == :rusty } }
+      expect(Core::Learning::Freshness.new(days: danced, last_danced_on: day(1)).rusty_on).to eq rusty
+    end
+  end
+end

@@ -94,7 +94,7 @@ RSpec.describe Core::Planning do
       tasks = [task("run-1", "run", 20, dancers: ["a"]), task("run-2", "run", 20, dancers: ["a"], after_window: ["run-1"]), task("run-3", "run", 20, dancers: ["a"], after_window: ["run-2"])]
       plan = solve(problem(windows: [evening("w1", 4), evening("w2", 11)], tasks:))
       expect([plan.reasons.first.type, plan.proven_impossible?]).to eq [:precedence, true]
-      expect(sentence(plan)).to eq "run-1, run-2 and run-3 wait for each other, one after another: that takes more than the 2 rehearsals there are."
+      expect(sentence(plan)).to eq "run-1, run-2 and run-3 wait for each other, one after another: that takes at least 3 rehearsals, and there are 2."
     end
 
     it "finds tasks that share dancers pairwise though nobody is short alone" do

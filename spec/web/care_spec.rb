@@ -46,13 +46,13 @@ RSpec.describe "care in the plan", :web do
       plan = told_plan
       music, recap = slots("to_music").first, slots("recap").first
       lesson = slots(%w[learn]).first
-      expect([music.title, music.rehearsal, music.slot_people.size]).to eq ["To music: Opening Walk", lesson.rehearsal, 4]
+      expect([music.title, music.rehearsal, music.slot_people.size]).to eq ["To music: Opening Walk and the opening", lesson.rehearsal, 4]
       expect(music.start_minute).to be >= lesson.end_minute
-      expect([recap.title, recap.rehearsal.date > music.rehearsal.date]).to eq ["Recap: Opening Walk", true]
+      expect([recap.title, recap.rehearsal.date > music.rehearsal.date]).to eq ["Recap: Opening Walk and the opening", true]
       warm_up = slots("warm_up").find { |slot| slot.rehearsal_id == recap.rehearsal_id }
       work = plan.slots.select { |slot| slot.work? && slot.rehearsal_id == recap.rehearsal_id }
       expect([warm_up.end_minute, recap.end_minute <= work.map(&:start_minute).min, clashes(plan)]).to eq [recap.start_minute, true, []]
-      expect(text("/rehearsals/#{recap.rehearsal_id}/call-sheet")).to include("#{Formats::Times.clock(recap.start_minute)} – #{Formats::Times.clock(recap.end_minute)} Recap: Opening Walk")
+      expect(text("/rehearsals/#{recap.rehearsal_id}/call-sheet")).to include("#{Formats::Times.clock(recap.start_minute)} – #{Formats::Times.clock(recap.end_minute)} Recap: Opening Walk and the opening")
     end
 
     it "go along when a slot is moved to another day" do
@@ -74,8 +74,14 @@ RSpec.describe "care in the plan", :web do
       plan.slots.group_by(&:rehearsal_id).values.flat_map do |here|
         music = here.select { |slot| slot.kind == "to_music" }.map(&:title).join
         fresh = here.select { |slot| %w[learn join difference].include?(slot.kind) }
-        fresh.reject { |slot| music.include?([slot.from_link, slot.to_link].uniq.map { |at| links[at - 1].name }.join(" into ")) || here.any? { |each| held?(slot, each) } }.map(&:title)
+        fresh.reject { |slot| music.include?(material(slot, links)) || here.any? { |each| held?(slot, each) } }.map(&:title)
       end
+    end
+
+    def material(slot, links)
+      return slot.title[/\AThe (opening|ending)/].downcase if slot.title.start_with?("The ")
+
+      [slot.from_link, slot.to_link].uniq.map { |at| links[at - 1].name }.join(" into ")
     end
 
     def held?(slot, later) = %w[chain run].include?(later.kind) && later.start_minute >= slot.end_minute && later.from_link <= slot.from_link && later.to_link >= slot.to_link
@@ -157,6 +163,20 @@ RSpec.describe "care in the plan", :web do
     expect([asked.frame_minutes, asked.limits.size, asked.rewarm]).to eq [20, 3, [20, 5]]
     expect(asked.freed(id(dancers[0])).unavailable).to eq asked.unavailable
     expect(asked.unavailable.map { |away| away.values_at(:from, :late) }.uniq).to eq [[1135, true]]
+  end
+
+  it "dances again what would be rusty before the plan comes back to it, or says that it will be" do
+    walk = piece.sections.first
+    App::Actions::RecordTicks.new(piece, director.account, { "cells" => dancers.map { |dancer| "#{dancer.id}:s#{walk.id}" }, "rung" => 3 }, Date.new(2027, 2, 1)).run
+    long = piece.sections.last
+    long.update!(minutes: 400)
+    piece.touch
+    send_form plan_path, {}
+    review = slots("review").first
+    expect([review.title, review.task_key, review.rehearsal.date.iso8601, clashes(latest)]).to eq ["Dance Opening Walk again", "review-s#{walk.id}-w#{review.rehearsal_id}", "2027-02-09", []]
+    expect(review.slot_people.map(&:person_id)).to include(*dancers.map(&:id))
+    latest.update!(result: latest.result.merge("fading" => [%w[Smoke 2027-02-20 2027-03-02]]))
+    expect(text(plan_path)).to include "Smoke would be rusty from Sat 20 Feb; nothing dances it before Tue 2 Mar."
   end
 
   describe "how far a section was taught" do
