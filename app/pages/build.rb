@@ -119,7 +119,7 @@ module App
         from = (slot.from_link || 1).clamp(1, links.size)
         to = (slot.to_link || links.size).clamp(from, links.size)
         wide = [step * 0.2, 9].min
-        left = x(slot.rehearsal_id) + (step * 0.7) + ((order % 2) * -(wide + 2))
+        left = x(slot.rehearsal_id) + (step * 0.7) + ((order % 3) * -(wide + 2))
         Svg.tag(:rect, Svg.title(tip(slot)), x: left, y: y(from) + 4, width: wide, height: y(to + 1) - y(from) - 8, rx: wide / 2, class: "#{slot.kind}#{pinned(slot)}", **handle(slot))
       end
 

@@ -28,7 +28,7 @@ module Core
       private
 
       def settle
-        raise ValueError.new("section", "needs a name") if name.to_s.strip.empty?
+        raise ValueError.new("name", "needs a text") if name.to_s.strip.empty?
         return if BEATS.key?(time)
 
         raise ValueError.new("section.time", "must be one of #{BEATS.keys.join(', ')}, got #{time.inspect}")

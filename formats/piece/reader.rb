@@ -53,13 +53,16 @@ module Formats
       def section(fields, groups)
         rows = fields.list("rows") { |row| row(row) }.flat_map { |row| eights(row) }
         parts = fields.list("parts") { |part| part(part, groups) }
-        values = { id: fields.text("id"), name: fields.text("name"), choreographer: fields.text("choreographer", default: nil),
+        values = { id: declared(fields.text("id")), name: fields.text("name"), choreographer: fields.text("choreographer", default: nil),
                    time: fields.choice("time", Score::Section::BEATS.keys, default: "normal"),
                    expected_counts: fields.integer("expected_counts", default: nil), difficulty: fields.number("difficulty", min: 0.1, max: 5, default: 1.0),
                    method: fields.text("method", default: "drill"), hazards: fields.texts("hazards"), minutes: fields.number("minutes", min: 1, max: 10_000, default: nil) }
         edges = { entry: edge(fields, "entry"), exit: edge(fields, "exit"), feel: fields.choice("feel", %w[even triplet], default: "even") }
         attempt(fields.path) { Score::Section.new(**values, **edges, rows:, parts:) }
       end
+
+      # Ids of all sections of the file, those with faults too.
+      def declared(id) = id.tap { (@declared ||= []) << id }
 
       # What is stated of the body at an edge.
       def edge(fields, name)
@@ -108,7 +111,7 @@ module Formats
       def link(fields, sections)
         id = fields.text("section")
         section = sections[id]
-        fields.fault("#{fields.path}.section", "names #{id.inspect}, which is not in sections") unless section
+        fields.fault("#{fields.path}.section", "names #{id.inspect}, which is not in sections") unless section || Array(@declared).include?(id)
         changes = changes(fields, section&.rows&.size || 10_000)
         own = fields.text("id", default: nil)
         section && Score::Link.new(section:, id: own, mirrored: fields.flag("mirrored"), changes:)

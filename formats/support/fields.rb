@@ -21,7 +21,8 @@ module Formats
       @path = path
       @report = report
       @asked = []
-      fault(path.empty? ? "the file" : path, "must be an object, got #{Fields.shown(data)}") unless data.is_a?(Hash)
+      @void = !data.is_a?(Hash)
+      fault(path.empty? ? "the file" : path, "must be an object, got #{Fields.shown(data)}") if @void
     end
 
     def text(name, default: MISSING) = read(name, default, "a text") { |value| value.is_a?(String) || value.is_a?(Integer) }.then { |v| v.is_a?(Integer) ? v.to_s : v }
@@ -106,6 +107,7 @@ module Formats
       value = @data[name]
       return default if value.nil? && !default.equal?(MISSING)
       return value if !value.nil? && yield(value)
+      return if @void
 
       fault(at(name), "must be #{wanted}, got #{Fields.shown(value)}")
       default.equal?(MISSING) ? nil : default
