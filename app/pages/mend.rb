@@ -71,8 +71,18 @@ module App
       end
 
       def edge_words(stated)
-        words = stated.map { |name, value| name == :facing ? I18n.t("facing", to: I18n.t("facings")[value - 1]) : value.to_s }
+        words = stated.map { |name, value| edge_word(name, value) }
         words.empty? ? I18n.t("joins.not_stated") : words.join(", ")
+      end
+
+      def edge_word(name, value)
+        case name
+        when :facing then I18n.t("facing", to: I18n.t("facings")[value - 1])
+        when :weight then I18n.t("weights.#{value}")
+        when :level then I18n.t("levels.#{value}")
+        when :hands then value.empty? ? I18n.t("joins.empty_hands") : I18n.t("joins.in_hand", what: value)
+        else value.to_s
+        end
       end
 
       def holds

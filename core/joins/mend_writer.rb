@@ -42,7 +42,7 @@ module Core
         when :facing then "#{name} ends facing #{FACES[value]}"
         when :level then "#{name} starts #{value == :floor ? 'on the floor' : value}"
         when :place then "#{name} starts at #{value}"
-        else "#{name}: #{value} in hand"
+        else value.empty? ? "#{name}: nothing in hand" : "#{name}: #{value} in hand"
         end
       end
     end

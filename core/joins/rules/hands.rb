@@ -20,7 +20,7 @@ module Core
           return [stated(:state_edge, leaving, :exit, { hands: needed }, hands: needed), pick_up(needed)].compact if finding.question? && !finding.leaving.known?
           return [stated(:state_edge, entering, :entry, { hands: held }, hands: held), put_down(held)].compact if finding.question?
 
-          needed.empty? ? [put_down(held)].compact : [pick_up(needed)].compact
+          [needed.empty? ? put_down(held) : pick_up(needed), restate(needed), (bring(held) if needed.empty?)].compact
         end
 
         private
@@ -44,6 +44,10 @@ module Core
 
           :clash
         end
+
+        # What was stated of an edge is stated otherwise.
+        def restate(needed) = leaving.section.exit.key?(:hands) ? stated(:state_edge, leaving, :exit, { hands: needed }, hands: needed) : nil
+        def bring(held) = entering.section.entry.key?(:hands) ? stated(:state_edge, entering, :entry, { hands: held }, hands: held) : nil
 
         def put_down(what) = leaving.line && typed(:put_down, leaving, amend(leaving).add(what == "hands" ? "let go" : "put down #{what}", last_count), at: last_count, what:)
         def pick_up(what) = leaving.line && typed(:pick_up, leaving, amend(leaving).add(what == "hands" ? "take hands" : "pick up #{what}", last_count), at: last_count, what:)
