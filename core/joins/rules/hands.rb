@@ -20,7 +20,7 @@ module Core
           return [stated(:state_edge, leaving, :exit, { hands: needed }, hands: needed), pick_up(needed)].compact if finding.question? && !finding.leaving.known?
           return [stated(:state_edge, entering, :entry, { hands: held }, hands: held), put_down(held)].compact if finding.question?
 
-          [needed.empty? ? put_down(held) : pick_up(needed), restate(needed), (bring(held) if needed.empty?)].compact
+          [needed.empty? ? put_down(held) : pick_up(needed), *(leaving.section.exit.key?(:hands) ? [restate(needed), bring(held)] : [])].compact
         end
 
         private
@@ -46,7 +46,7 @@ module Core
         end
 
         # What was stated of an edge is stated otherwise.
-        def restate(needed) = leaving.section.exit.key?(:hands) ? stated(:state_edge, leaving, :exit, { hands: needed }, hands: needed) : nil
+        def restate(needed) = stated(:state_edge, leaving, :exit, { hands: needed }, hands: needed)
         def bring(held) = entering.section.entry.key?(:hands) ? stated(:state_edge, entering, :entry, { hands: held }, hands: held) : nil
 
         def put_down(what) = leaving.line && typed(:put_down, leaving, amend(leaving).add(what == "hands" ? "let go" : "put down #{what}", last_count), at: last_count, what:)
