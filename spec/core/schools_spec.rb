@@ -66,10 +66,16 @@ RSpec.describe Core::Planning::Schools do
     expect(list.find { |task| task.kind == "join" }.after).to include("catchup-s1")
   end
 
-  it "catch up dancers who have not seen what the others have, and dance rusty sections again" do
-    rungs = %i[b c d e].to_h { |who| [[who, "s1"], 3] }
-    list = tasks("add_on", progress: progress_of(rungs))
-    expect(list.find { |task| task.id == "catchup-s1" }&.dancers || list.find { |task| task.id == "learn-s1" }.dancers).to include(:a)
+  it "catch up the one dancer who has not seen what all others have, and nobody where all have" do
+    many = Array.new(15) { |i| :"p#{i}" }
+    items = Core::Learning::Items.new(piece, cast: many.to_h { |who| [who, []] })
+    made = ->(knowing) { described_class::AddOn.new(piece, items:, progress: progress_of(knowing.to_h { |who| [[who, "s1"], 3] })).tasks }
+    list = made.call(many.drop(1))
+    expect([list.map(&:id) & %w[learn-s1 catchup-s1], list.find { |task| task.kind == "catchup" }.dancers]).to eq [["catchup-s1"], [:p0]]
+    expect([list.find { |task| task.kind == "join" }.after, made.call(many).map(&:id) & %w[learn-s1 catchup-s1]]).to eq [%w[catchup-s1 learn-s2], []]
+  end
+
+  it "dance rusty sections again" do
     stale = Core::Learning::Cell.new(rung: 4, days: 1, last_danced_on: Date.new(2027, 1, 1))
     cells = { "s2" => %i[a b c d e].to_h { |who| [who, stale] } }
     reviewed = tasks("add_on", progress: Core::Learning::Progress.new(cells), today: Date.new(2027, 2, 20))
