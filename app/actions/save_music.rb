@@ -24,8 +24,7 @@ module App
           @piece.touch
           Revise.new(@piece, @account).record("music")
         end
-        tell(told)
-        Result.ok(told.size)
+        Result.ok(tell(told))
       end
 
       # What these facts would do to the piece, before they are saved.
@@ -38,12 +37,12 @@ module App
 
       private
 
-      # Choreographers who sign in get a mail; the others are named on the page.
+      # Choreographers who sign in get a mail; the others are named on the page. How many were told.
       def tell(ids)
-        @piece.studio.memberships.where(person_id: ids).includes(:account).find_each do |membership|
+        @piece.studio.memberships.where(person_id: ids).includes(:account).each do |membership|
           Post.new(@piece.studio).send_out(to: membership.account.email, template: "new_cut", piece: @piece.title, link: "#{Settings.app_url}/pieces/#{@piece.id}/music",
 name: membership.account.name)
-        end
+        end.size
       end
 
       def errors
