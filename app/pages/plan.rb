@@ -70,7 +70,7 @@ module App
 
       # Somebody is away though a slot ahead calls them.
       def absent
-        called = Records::SlotPerson.where(studio_id: piece.studio_id, slot_id: ahead.map(&:id)).pluck(:person_id, :slot_id).group_by(&:first).transform_values { |rows| rows.map(&:last) }
+        called = called_ahead.group_by(&:first).transform_values { |rows| rows.map(&:last) }
         piece.studio.absences.where(to_date: today..).flat_map do |away|
           own = ahead.select { |slot| called.fetch(away.person_id, []).include?(slot.id) && hit?(slot, away) }
           own.map { |slot| slot.rehearsal.date }.uniq.map { |date| I18n.t("plans.upset.away", name: people[away.person_id]&.name, day: Dates.day(date)) }
@@ -83,9 +83,12 @@ module App
         slot.rehearsal.date.between?(away.from_date, away.to_date) && slot.start_minute < (away.to_minute || 1440) && (away.from_minute || 0) < slot.end_minute
       end
 
+      # [[person, slot], …] of everybody called to what is ahead.
+      def called_ahead = @called_ahead ||= Records::SlotPerson.where(studio_id: piece.studio_id, slot_id: ahead.map(&:id)).pluck(:person_id, :slot_id)
+
       def burden_rows
         ids = ahead.select(&:work?).to_h { |slot| [slot.id, slot] }
-        Records::SlotPerson.where(studio_id: piece.studio_id, slot_id: ids.keys).pluck(:person_id, :slot_id).map { |person, slot| [person, ids[slot]] }
+        called_ahead.filter_map { |person, slot| [person, ids[slot]] if ids.key?(slot) }
       end
 
       def burden(person, rows)
