@@ -7,7 +7,7 @@ module Core
     # seed decides, `stop` only guards: the same seed and effort give the same plan everywhere.
     class Solver
       # Iterations for a problem of 1,000 tasks × windows; smaller ones get more and larger ones fewer, within these factors.
-      EFFORTS = { "quick" => [40, 0.05, 2.5], "normal" => [420, 0.05, 2.5], "long" => [3600, 0.4, 1.6] }.freeze
+      EFFORTS = { "quick" => [40, 0.05, 2.5], "normal" => [420, 0.05, 2.5], "long" => [3600, 0.4, 2.5] }.freeze
 
       # stop: asked now and then, true ends the search with the best so far; progress: told [plan so far, share] sometimes.
       def initialize(problem, seed: 0, effort: "normal", stop: -> { false }, progress: nil)
