@@ -38,6 +38,12 @@ module Core
         end
       end
 
+      # Whether nobody's day is too long as it stands.
+      def sound?(people, window)
+        date = @frame.dates[window]
+        people.nobits?(@limited[date]) || @groups[date].none? { |most, group| (people & group).anybits?(over(date, most)) }
+      end
+
       private
 
       # [[steps they may still do here, people], …] of those with a limit.

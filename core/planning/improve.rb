@@ -45,7 +45,7 @@ module Core
         undo = ruin
         recreate(undo.keys)
         score = @score.of(@table)
-        return [now, best, kept].tap { put_back(undo) } if score > now + (heat * @random.rand) || ahead?(undo.keys)
+        return [now, best, kept].tap { put_back(undo) } if score > now + (heat * @random.rand) || ahead?(undo.keys) || unsound?(undo)
         return [score, best, kept] if score >= best
 
         [score, score, snapshot]
@@ -56,6 +56,9 @@ module Core
         @touched = send(RUINS[@random.rand(RUINS.size)]).uniq
         @touched.to_h { |job| [job, @table.take(job)] }
       end
+
+      # Whether somebody has become cold where a job was taken out.
+      def unsound?(undo) = undo.any? { |job, blocks| blocks.any? { |block| !@table.sound?(job.people, block.window) } }
 
       # Whether something stands that waits for a job which found no place again.
       def ahead?(jobs)

@@ -25,7 +25,9 @@ module Core
         at = @windows[window]
         return refuse([Break.new(kind: :long, who: [], tasks: [task])]) unless job && at && job.steps <= @frame.steps[at]
 
-        @table.take(job)
+        left = @table.take(job).map(&:window) - [at]
+        return refuse([Break.new(kind: :rest, who: [], tasks: [task])]) unless left.all? { |before| @table.sound?(job.people, before) }
+
         found(job, at) || refuse(reasons(job, at))
       end
 
@@ -46,10 +48,22 @@ module Core
         return if low / Table::TIME > window
 
         from = low / Table::TIME == window ? low % Table::TIME : 0
-        start = Places.new(@table).next_start(job, window, from, job.steps) or return
+        start = start(job, window, from) or return
         return if (window * Table::TIME) + start + job.steps > high
 
         Placement.new(task: job.id, window: @frame.windows[window].id, start: start * @grid, minutes: job.steps * @grid, room: @frame.windows[window].rooms[@table.room_at(job, window, start, job.steps)].first)
+      end
+
+      # The first start from a step on at which also what it was taken from stays bearable.
+      def start(job, window, from)
+        while (start = Places.new(@table).next_start(job, window, from, job.steps))
+          @table.put(job, window, start, job.steps, @table.room_at(job, window, start, job.steps))
+          sound = @table.sound?(job.people, window)
+          @table.take(job)
+          return start if sound
+
+          from = start + 1
+        end
       end
 
       def refuse(found)

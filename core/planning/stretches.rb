@@ -25,6 +25,15 @@ module Core
         !too_long && (@idle.nil? || next_allowed?(people, to))
       end
 
+      # True when none of these people's stretches is too long as it is: where work was taken out, somebody may have become
+      # cold before what is left.
+      def sound?(people)
+        @busy.each_index.all? do |step|
+          begins = people & @busy[step] & ~@busy[[step - @rest, 0].max...step].reduce(0, :|)
+          begins.zero? || reach(begins, step, 1).none? { |finish, set| over?(step, finish, set) }
+        end
+      end
+
       private
 
       # Whether a stretch is too long for any of these, what they need to get warm for it included.

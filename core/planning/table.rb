@@ -115,6 +115,14 @@ module Core
         end
       end
 
+      # Whether a window is still bearable for people of whom something was taken out: without it they may have to warm up
+      # again.
+      def sound?(people, window)
+        return true unless @frame.rewarm
+
+        @days.sound?(people, window) && @frame.rests.all? { |most, rest| Stretches.new(@work[window], rest:, most:, rewarm: @frame.rewarm, dancing: @frame.dancing).sound?(people) }
+      end
+
       # Steps of a job's new material that its dancers can still take in, in a window.
       def room_for_new(job, window)
         return job.steps if @frame.cap.nil? || job.rate.zero?

@@ -41,6 +41,20 @@ RSpec.describe Core::Planning do
       expect([plan.complete?, plan.placements.map(&:window), faults(careful, plan)]).to eq [true, %w[w2 w2], []]
     end
 
+    it "is seen when work is taken out that kept somebody warm" do
+      frame = Core::Planning::Frame.new(problem(windows: [evening("w", 4)], tasks: [task("a", "learn", 20, dancers: ["ada"]), task("b", "learn", 10, dancers: ["ada"]), task("c", "learn", 40, dancers: ["ada"])],
+                                                max_continuous: 40, rewarm: [20, 5]))
+      table = Core::Planning::Table.new(frame)
+      a, b, c = %w[a b c].map { |id| frame.job(id) }
+      [[a, 0], [b, 6], [c, 9]].each { |job, start| table.put(job, 0, start, job.steps, 0) }
+      before = table.sound?(a.people, 0)
+      table.take(b)
+      expect([before, table.sound?(a.people, 0), Core::Planning::Table.new(frame).sound?(a.people, 0)]).to eq [true, false, true]
+      placements = [["a", 0, 20], ["b", 30, 10], ["c", 45, 40]].map { |id, start, minutes| Core::Planning::Placement.new(task: id, window: "w", start:, minutes:, room: "r") }
+      check = Core::Planning::MoveCheck.new(frame.problem.with(windows: [evening("w", 4), evening("w2", 11)]), placements)
+      expect([check.place("b", "w2"), check.breaks.map(&:kind)]).to eq [nil, [:rest]]
+    end
+
     it "is needed by a later stretch once something comes before it" do
       frame = Core::Planning::Frame.new(problem(windows: [evening("w", 4)], tasks:, max_continuous: 40, rewarm: [20, 5]))
       table = Core::Planning::Table.new(frame)

@@ -115,6 +115,8 @@ RSpec.describe Core::Planning do
       asked = season(random)
       before = solve(asked, seed: 1)
       more = [[], [evening("w2", 12, "19:15")]].sample(random:)
+      next if before.placements.empty?
+
       again = asked.with(plan: before.placements, windows: asked.windows + more, unavailable: [*asked.unavailable, { who: "x", date: "2027-01-04", from: nil, to: nil }])
       after = solve(again)
       attended = ->(plan) { plan.placements.flat_map { |each| asked.tasks.find { |task| task.id == each.task }.people.map { |who| [who, each.window] } }.uniq }
