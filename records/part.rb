@@ -6,6 +6,10 @@ module Records
     belongs_to :studio
     belongs_to :section
     belongs_to :group
-    validates :start_offset, :hold_before, :hold_after, numericality: { only_integer: true, in: 0..512 }
+    # Counts; below 0 a group enters before the link begins.
+    OFFSETS = -32..512
+    HOLDS = 0..512
+    validates :start_offset, numericality: { only_integer: true, in: OFFSETS }
+    validates :hold_before, :hold_after, numericality: { only_integer: true, in: HOLDS }
   end
 end

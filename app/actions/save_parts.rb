@@ -44,13 +44,15 @@ module App
           facing: whole(own["facing"])&.then { |facing| facing if facing.between?(1, 8) } }
       end
 
+      def offset?(text) = whole(text)&.then { |counts| Records::Part::OFFSETS.cover?(counts) }
+      def hold?(text) = whole(text)&.then { |counts| Records::Part::HOLDS.cover?(counts) }
       def whole(text) = text.to_s.strip.empty? ? nil : Integer(text.to_s.strip, exception: false)
 
       def errors
         chosen.each_with_object({}) do |group, faults|
           own = given(group)
-          faults["#{group.id}.offset"] = I18n.t("lines.faults.offset") unless own["offset"].to_s.strip.empty? || whole(own["offset"])&.between?(-32, 4096)
-          %w[hold_before hold_after].each { |name| faults["#{group.id}.#{name}"] = I18n.t("lines.faults.hold") unless own[name].to_s.strip.empty? || whole(own[name])&.between?(0, 4096) }
+          faults["#{group.id}.offset"] = I18n.t("lines.faults.offset") unless own["offset"].to_s.strip.empty? || offset?(own["offset"])
+          %w[hold_before hold_after].each { |name| faults["#{group.id}.#{name}"] = I18n.t("lines.faults.hold") unless own[name].to_s.strip.empty? || hold?(own[name]) }
           faults["#{group.id}.stretches"] = I18n.t("lines.faults.stretches") if StretchText.parse(own["stretches"]).nil?
         end
       end

@@ -31,7 +31,7 @@ RSpec.describe "spacing", :web do
     it "names what cannot be read, and keeps all that was typed" do
       parts(groups[0] => { "in" => "1", "offset" => "soon", "stretches" => "9-4 hold" })
       expect(last_response.status).to eq 422
-      expect(last_response.body).to include("A whole number of counts, from -32 on.", "Like 9-16 hold, 17-20 off.", 'value="soon"')
+      expect(last_response.body).to include("A whole number of counts, from -32 to 512.", "Like 9-16 hold, 17-20 off.", 'value="soon"')
       expect(section.parts.count).to eq 0
     end
 
