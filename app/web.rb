@@ -31,6 +31,8 @@ module App
 
     helpers Helpers::Identity, Helpers::Html, Helpers::Flow
 
+    before { @params = Sinatra::IndifferentHash.new.merge(Shapes.form(params)) }
+
     register Routes::Health
     register Routes::SignIn
     register Routes::Studios

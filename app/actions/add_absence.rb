@@ -23,7 +23,7 @@ module App
 
       def date(name)
         Date.iso8601(@params[name].to_s).then { |date| date if date.year.between?(2000, 2200) }
-      rescue Date::Error
+      rescue ArgumentError # no date, or too long for one
         nil
       end
 

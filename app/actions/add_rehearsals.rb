@@ -50,7 +50,7 @@ module App
 
       def date(text)
         Date.iso8601(text.to_s).then { |date| date if date.year.between?(2000, 2200) }
-      rescue Date::Error
+      rescue ArgumentError # no date, or too long for one
         nil
       end
 

@@ -14,7 +14,7 @@ module App
         return if blank?("show_date")
 
         Date.iso8601(@params["show_date"].to_s).then { |date| date if date.year.between?(2000, 2200) }
-      rescue Date::Error
+      rescue ArgumentError # no date, or too long for one
         nil
       end
 

@@ -31,7 +31,7 @@ module App
 
       def date(word)
         Date.iso8601(word).then { |date| date if date.year.between?(2000, 2200) }
-      rescue Date::Error
+      rescue ArgumentError # no date, or too long for one
         nil
       end
     end

@@ -107,7 +107,7 @@ module App
       def date
         today = @studio.local(Clock.now).to_date
         Date.iso8601(@params["date"].to_s).then { |date| date if date.between?(today, today + 800) }
-      rescue Date::Error
+      rescue ArgumentError # no date, or too long for one
         nil
       end
     end

@@ -40,7 +40,7 @@ module App
       end
 
       def json_body
-        JSON.parse(request.body.read.to_s)
+        Shapes.sent(JSON.parse(request.body.read.to_s))
       rescue JSON::ParserError
         halt 400, json({ error: t("errors.unreadable") })
       end

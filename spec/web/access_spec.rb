@@ -1,60 +1,18 @@
 # frozen_string_literal: true
 
 require "web_helper"
+require "support/route_world"
 
 # Every route × every role × both studios: who is named comes in, nobody else does, nothing of another studio is seen.
 RSpec.describe "who may use which route", :web do
+  include RouteWorld
+
   let(:studio) { make_studio }
   let(:members) { %w[director choreographer assistant].to_h { |role| [role, make_member(studio, role, person: (teacher if role == "choreographer"))] } }
   let!(:teacher) { studio.people.create!(name: "Odalys", teaches: true, dances: false, tape: 1) }
   let(:stranger) { make_member(make_studio, "director", name: "Stranger") }
   let!(:piece) { make_piece(studio, make_member(studio, "director", name: "Maker")) }
   let(:dancer) { make_cast(piece).first }
-
-  # A concrete path of the studio for each pattern.
-  def path_for(pattern)
-    start = pattern[%r{\A/\w+}]
-    pattern.gsub(/:(\w+)/) { |name| (ids["#{start}#{name}"] || ids.fetch(name.delete_prefix(":"))).to_s }
-  end
-
-  def ids
-    @ids ||= begin
-      make_season(studio)
-      clash
-      plan = App::Actions::MakePlan.new(piece, piece.revisions.first.account, studio.local(NOW)).run
-      absence = dancer.absences.create!(studio:, from_date: "2027-02-10", to_date: "2027-02-10")
-      entry = tick
-      base = { "piece" => piece.id, "token" => dancer_token, "number" => 1, "step" => "later", "kind" => "seated", "index" => 1, "which" => "opening", "absence" => absence.id, "/people:id" => dancer.id,
-               "/rehearsals:id" => studio.rehearsals.first.id, "/rooms:id" => studio.rooms.first.id, "/memberships:id" => members["assistant"].id, "/studios:id" => studio.id,
-               "/outbox:id" => studio.mails.create!(recipient: "a@example.org", subject: "s", body: "b").id, "plan" => plan.id }
-      base.merge("entry" => entry.id, "slot" => plan.slots.find(&:work?).id, "link" => piece.links.first.id, "section" => piece.sections.first.id, "group" => piece.groups.first.id,
-                 "correction" => piece.sections.first.corrections.create!(studio:, text: "soft knees", by_name: "M").id,
-                 "word" => studio.own_steps.create!(name: "wiggle", like: "hip").id)
-    end
-  end
-
-  # A join that does not fit, so that there is something to mend.
-  def clash
-    piece.sections.first.eights.last.update!(text: "8 step R")
-    piece.sections.second.eights.first.update!(text: "1 step R")
-    piece.touch
-  end
-
-  def tick
-    App::Actions::RecordTicks.new(piece, members["director"].account, { "cells" => ["#{dancer.id}:s#{piece.sections.first.id}"], "rung" => 3 }, Date.new(2027, 2, 2)).run
-    piece.ledger_entries.last
-  end
-
-  def dancer_token = dancer.person_links.issue(studio_id: studio.id).last
-
-  def concrete(rule)
-    under = { "ticks" => "entry", "links" => "link", "sections" => "section", "groups" => "group", "plans" => "plan", "names" => "word", "slots" => "slot",
-              "corrections" => "correction" }[rule.path[%r{\A/pieces/:piece/(\w+)/:id}, 1]]
-    path = path_for(under ? rule.path.sub(":id", ":#{under}") : rule.path)
-    return "#{path}?state=weight&n=0" if rule.path.end_with?("/mend")
-
-    rule.path.end_with?("/cell") ? "#{path}?person=#{dancer.id}&item=s#{piece.sections.first.id}" : path
-  end
 
   def try(rule, path)
     Records::Base.transaction(requires_new: true) do
