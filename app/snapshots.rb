@@ -38,6 +38,14 @@ module App
       def join_facts = memo(:join_facts) { @piece.join_facts.index_by(&:join_key) }
 
       def memo(key) = @memo.fetch(key) { @memo[key] = yield }
+
+      # The same for what depends on more than the piece, with a version of that.
+      def held(key, version)
+        kept = @memo[key]
+        return kept.last if kept && kept.first == version
+
+        yield.tap { |made| @memo[key] = [version, made] }
+      end
     end
 
     module_function

@@ -20,16 +20,14 @@ module App
 
       # {person id => [Change]}, in order of dates.
       def all
-        before = calls(@old)
-        after = calls(@new)
+        before, after = known
         changes = (before.keys | after.keys).filter_map { |key| (change = change(key, before[key], after[key])) && [key.first, change] }
         changes.group_by(&:first).transform_values { |pairs| pairs.map(&:last).sort_by(&:date) }
       end
 
       # {rehearsal id => {person id => Change}}.
       def by_rehearsal
-        before = calls(@old)
-        after = calls(@new)
+        before, after = known
         (before.keys | after.keys).each_with_object(Hash.new { |hash, id| hash[id] = {} }) { |key, found| (change = change(key, before[key], after[key])) && found[key[1]][key[0]] = change }
       end
 
@@ -45,12 +43,17 @@ module App
                          end, date:, before:, after:)
       end
 
-      # {[person, rehearsal, date] => [first minute, last minute]}.
-      def calls(plan)
-        return {} unless plan
+      # What people know, and what will hold. A rehearsal that was cancelled after they were told is one they still know of.
+      def known
+        all = @piece.studio.rehearsals
+        standing = all.where(cancelled_at: nil)
+        [@old && calls(@old, standing.or(all.where(cancelled_at: @old.published_at..))), calls(@new, standing)].map(&:to_h)
+      end
 
+      # {[person, rehearsal, date] => [first minute, last minute]}.
+      def calls(plan, rehearsals)
         rows = Records::SlotPerson.joins("JOIN slots ON slots.id = slot_people.slot_id JOIN rehearsals ON rehearsals.id = slots.rehearsal_id").where(studio_id: @piece.studio_id, slots: { plan_id: plan.id })
-                                  .where(rehearsals: { cancelled_at: nil, date: @from.. }).pluck("slot_people.person_id", "rehearsals.id", "rehearsals.date", "slots.start_minute", "slots.minutes")
+                                  .where(rehearsals: { date: @from.. }).merge(rehearsals).pluck("slot_people.person_id", "rehearsals.id", "rehearsals.date", "slots.start_minute", "slots.minutes")
         rows.group_by { |row| row.first(3) }.transform_values { |same| [same.map { |row| row[3] }.min, same.map { |row| row[3] + row[4] }.max] }
       end
     end

@@ -23,7 +23,7 @@ module App
         return Result.no({ base: I18n.t("moves.pinned") }) if @slot.pinned
 
         check = Planning::MoveCheck.new(problem, placements)
-        found = check.place("slot-#{@slot.id}", "w#{@rehearsal.id}")
+        found = check.place(SlotTasks.id(@slot), "w#{@rehearsal.id}")
         return Result.no({ base: I18n.t("moves.breaks", why: reasons(check)) }) unless found
 
         Result.ok(save(found))
@@ -32,33 +32,12 @@ module App
       private
 
       def season = @season ||= Records::Mapping::Seasons.new(@piece, now: @now)
-      def slots = @slots ||= @plan.slots.includes(:slot_people, :rehearsal).select { |slot| slot.work? && season.open.include?(slot.rehearsal) }
-
-      # Every slot is a task of its own here.
-      def problem
-        @problem ||= season.problem(slots.map { |slot| task(slot) }, hazards: @piece.sections.flat_map(&:hazards).uniq)
-      end
+      def ahead = @ahead ||= SlotTasks.new(@plan, season)
+      def problem = ahead.problem
+      def placements = ahead.placements
 
       # The slots' tasks with people as the season names them.
       def tasks = problem.tasks + problem.lately
-
-      def task(slot)
-        people = slot.slot_people.group_by(&:role).transform_values { |called| called.map(&:person_id) }
-        after, after_window = @plan.result.fetch("waits", {}).fetch(slot.task_key, [[], []])
-        Planning::Task.new(id: "slot-#{slot.id}", kind: slot.kind, minutes: slot.minutes, dancers: people.fetch("dancer", []), choreographers: people.fetch("teacher", []),
-                           after: keyed(after), after_window: keyed(after_window), title: PlanTitles.edge(slot.task_key) || slot.title,
-                           sections: slot.section_ids, links: slot.from_link && (slot.from_link..slot.to_link).to_a)
-      end
-
-      def keyed(keys) = slots.select { |slot| keys.include?(slot.task_key) }.map { |slot| "slot-#{slot.id}" }
-
-      def placements
-        windows = problem.windows.to_h { |window| [window.id, window] }
-        slots.filter_map do |slot|
-          window = windows["w#{slot.rehearsal_id}"] or next
-          Planning::Placement.new(task: "slot-#{slot.id}", window: window.id, start: slot.start_minute - window.start, minutes: slot.minutes, room: "r#{slot.room_id}")
-        end
-      end
 
       # Recap and music as they are wanted after the move; no slot gives way for them.
       def bookends(found)
@@ -68,7 +47,7 @@ module App
 
       def reasons(check)
         people = @piece.studio.people.pluck(:id, :name).to_h { |id, name| [Records::Mapping::Seasons.person(id), name] }
-        titles = slots.to_h { |slot| ["slot-#{slot.id}", slot.title] }
+        titles = ahead.slots.to_h { |slot| [SlotTasks.id(slot), slot.title] }
         check.breaks.map { |found| I18n.t("moves.#{found.kind}", names: list(found.who.map { |id| people.fetch(id, id) }), tasks: list(found.tasks.map { |id| titles.fetch(id, id) })) }.join(" ")
       end
 

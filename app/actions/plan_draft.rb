@@ -18,15 +18,15 @@ module App
       end
 
       def school = variation.school || piece.setting("school")
-      def work = @work ||= variation.work(Records::Mapping::Works.load(piece))
-      def items = @items ||= Items.of(piece, work)
+      def work = @work ||= variation.work(snapshot.work)
+      def items = @items ||= work.equal?(snapshot.work) ? snapshot.items : Items.of(piece, work)
       def season = @season ||= Records::Mapping::Seasons.new(piece, now:)
 
       def tasks
         @tasks ||= variation.tasks(Planning::Schools::ALL.fetch(school, Planning::Schools::AddOn).new(work, items:, progress:, estimate:, **wishes).tasks)
       end
 
-      def progress = @progress ||= Records::Mapping::Learnings.progress(piece)
+      def progress = snapshot.progress
       def estimate = @estimate ||= Planning::Estimate.new(under_eleven: @studio.setting("under_eleven"), factors: Records::Mapping::Seasons.factors(@studio))
 
       def problem(**more)
@@ -44,13 +44,15 @@ module App
 
       # Slots of the standing plan that lie behind us.
       def past_slots
-        @past_slots ||= plan ? plan.slots.includes(:slot_people, :rehearsal).select { |slot| slot.rehearsal.cancelled_at.nil? && season.past?(slot.rehearsal) } : []
+        @past_slots ||= plan ? plan.slots.includes(:slot_people, :rehearsal).select { |slot| behind?(slot.rehearsal) } : []
       end
 
       # The plan people were told, else the newest.
       def plan = @plan ||= piece.published_plan || piece.latest_plan
 
       private
+
+      def snapshot = @snapshot ||= Snapshots.of(piece)
 
       # Who was not there when something was taught, by the register: {item key => [person id]}.
       def missed
@@ -60,11 +62,14 @@ kind: %w[learn make] }).distinct.pluck("slots.task_key", :person_id)
         rows.group_by { |key, _| key.delete_prefix("learn-") }.transform_values { |same| same.map(&:last) }
       end
 
+      def done_runs = plan ? plan.slots.where(kind: "run").includes(:rehearsal).count { |slot| behind?(slot.rehearsal) } : 0
+      def behind?(rehearsal) = rehearsal.cancelled_at.nil? && season.past?(rehearsal)
+
       # How far each section has been taught: {section id => eights}.
       def reached = Records::Teaching.where(studio_id: @studio.id, section_id: piece.sections.map(&:id)).order(:id).pluck(:section_id, :eights).to_h
 
       def wishes
-        { runs: piece.setting("full_runs"), done_runs: past_slots.count { |slot| slot.kind == "run" }, away: season.away_shares, cleaning: piece.setting("cleaning"),
+        { runs: piece.setting("full_runs"), done_runs:, away: season.away_shares, cleaning: piece.setting("cleaning"),
           today: now.to_date, missed:, quorum: piece.setting("quorum"), reached: }
       end
     end

@@ -11,7 +11,11 @@ module App
       def title = "#{I18n.t('plans.again')} · #{piece.title}"
       def known = @known ||= draft.plan
       def ways = @ways ||= %w[repair anew].map { |key| way(key) }
+      def upset = @upset ||= (plan = piece.latest_plan) ? Upsets.of(plan, piece, now) : []
       def names(ids) = ids.filter_map { |id| people[id]&.name }
+
+      # What of a way finds no place, by name.
+      def unplaced(way) = way.plan.unplaced.keys.map { |id| draft.names.fetch(id) }.to_sentence
 
       private
 

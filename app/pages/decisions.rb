@@ -10,7 +10,7 @@ module App
       end
 
       # [[text, path], …], the most pressing first.
-      def all = [*structure, *joins, *nobody, *music, *plan, *lines, *gaps, *unplaced]
+      def all = [*structure, *upset, *joins, *nobody, *music, *plan, *lines, *gaps, *unplaced]
 
       private
 
@@ -55,6 +55,12 @@ module App
         short = plan.result.fetch("unplaced", []).sum { |task| task["minutes"] }
         [(short.positive? ? I18n.t("decisions.short", minutes: short) : nil), (plan.published? ? nil : I18n.t("decisions.draft"))]
           .compact.map { |text| [text, @page.path("/plan")] }
+      end
+
+      # What happened that the plan does not know of.
+      def upset
+        found = (plan = @piece.latest_plan) ? Upsets.of(plan, @piece, @page.now) : []
+        found.any? ? [[I18n.t("decisions.upset", count: found.size, what: found.first, more: found.size - 1), @page.path("/plan")]] : []
       end
 
       # Joins nobody was shown although both their links are being danced.

@@ -11,7 +11,8 @@ module App
       def published = @published ||= piece.published_plan
       def draft? = plan && !plan.published?
       def build = @build ||= Build.new(self)
-      def season = @season ||= Records::Mapping::Seasons.new(piece, now:)
+      def draft = @draft ||= Actions::PlanDraft.new(piece, now)
+      def season = draft.season
       def rehearsals = season.rehearsals
       def open_rehearsals = season.open
       def unplaced = plan.result.fetch("unplaced", [])
@@ -46,10 +47,8 @@ module App
       def film_late? = season.film_ready && piece.show_date && season.film_ready > piece.show_date
       def cleanings = Actions::SaveWishes::CLEANING
 
-      # Rehearsals ahead that were cancelled while the plan still has slots in them, and people who are away though called.
-      def upset
-        @upset ||= cancelled + absent
-      end
+      # What happened since that the plan does not know of, in sentences.
+      def upset = @upset ||= plan ? Upsets.of(plan, piece, now) : []
 
       def next_rehearsals
         open_rehearsals.first(3).map { |rehearsal| [rehearsal, slots.select { |slot| slot.rehearsal_id == rehearsal.id && slot.work? }.sort_by(&:start_minute)] }
@@ -66,22 +65,7 @@ module App
 
       private
 
-      def cancelled = slots.select { |slot| slot.work? && slot.rehearsal.cancelled_at && slot.rehearsal.date >= today }.map { |slot| I18n.t("plans.upset.cancelled", day: Dates.day(slot.rehearsal.date)) }.uniq
-
-      # Somebody is away though a slot ahead calls them.
-      def absent
-        called = called_ahead.group_by(&:first).transform_values { |rows| rows.map(&:last) }
-        piece.studio.absences.where(to_date: today..).flat_map do |away|
-          own = ahead.select { |slot| called.fetch(away.person_id, []).include?(slot.id) && hit?(slot, away) }
-          own.map { |slot| slot.rehearsal.date }.uniq.map { |date| I18n.t("plans.upset.away", name: people[away.person_id]&.name, day: Dates.day(date)) }
-        end
-      end
-
       def ahead = @ahead ||= open_rehearsals.to_set(&:id).then { |open| slots.select { |slot| open.include?(slot.rehearsal_id) } }
-
-      def hit?(slot, away)
-        slot.rehearsal.date.between?(away.from_date, away.to_date) && slot.start_minute < (away.to_minute || 1440) && (away.from_minute || 0) < slot.end_minute
-      end
 
       # [[person, slot], …] of everybody called to what is ahead.
       def called_ahead = @called_ahead ||= Records::SlotPerson.where(studio_id: piece.studio_id, slot_id: ahead.map(&:id)).pluck(:person_id, :slot_id)

@@ -29,8 +29,8 @@ module App
         end
         app.allow :director, post: "/pieces/:piece/plans/:id/publish" do
           permit Policies::Piece, piece, :direct?
-          affected = Actions::PublishPlan.new(find(piece.plans), Clock.now).run.value
-          say t("plans.published", count: affected.size)
+          result = Actions::PublishPlan.new(find(piece.plans), Clock.now).run
+          say(result.ok? ? t("plans.published", count: result.value.size) : result.errors[:base])
           redirect "/pieces/#{piece.id}/plan"
         end
       end

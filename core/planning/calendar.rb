@@ -39,9 +39,9 @@ module Core
         busy.each_with_object(Array.new(steps(window), 0)) { |entry, sets| covered(window, entry).each { |step| sets[step] |= 1 << index[entry[:who]] } }
       end
 
-      # Minutes of other work: {[date, person's index] => minutes}.
+      # Minutes of other work, warming up and cooling down for it included: {[date, person's index] => minutes}.
       def elsewhere
-        @elsewhere ||= @problem.unavailable.select { |entry| entry[:work] && entry[:from] && index[entry[:who]] }
+        @elsewhere ||= @problem.unavailable.select { |entry| (entry[:work] || entry[:frame]) && entry[:from] && index[entry[:who]] }
                                .each_with_object(Hash.new(0)) { |entry, sum| sum[[entry[:date], index[entry[:who]]]] += entry[:to] - entry[:from] }
       end
 

@@ -4,7 +4,7 @@ module Core
   module Planning
     # Everything a rehearsal plan is made from. unavailable: [{who:, date:, from:, to:, work:}], minutes of the day, nil for
     # the whole day; who may be a room; work: true where they rehearse something else then, which tires them as much; late: true
-    # for the hours in which a minor is at home.
+    # for the hours in which a minor is at home; frame: true for warming up or cooling down there.
     # done: {task id => minutes}. now: id of the first window still ahead. limits: [{who:, minutes_per_day:}], with
     # frame_minutes (warm-up and cool-down) counted once a rehearsal. most_new_eights: new material a dancer takes in per
     # rehearsal, or nil. rests: further [most minutes, least rest] beside max_continuous and break. rewarm: [idle, minutes]:
@@ -18,9 +18,9 @@ module Core
                                      rests: [].freeze, pinned: [].freeze, rewarm: nil, frame_minutes: 0, recap: 0, to_music: 0, lately: [].freeze)
       def people = dancers | choreographers
 
-      # The same with somebody there whenever it is up to them: other work and a minor's hours stay as they are.
+      # The same with somebody there whenever it is up to them: other pieces and a minor's hours stay as they are.
       def freed(who) = with(unavailable: unavailable.reject { |entry| entry[:who] == who && Problem.theirs?(entry) })
-      def self.theirs?(entry) = !entry[:work] && !entry[:late]
+      def self.theirs?(entry) = entry.values_at(:work, :late, :frame).none?
 
       # Windows that are not past.
       def open_windows

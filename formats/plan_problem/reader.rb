@@ -91,8 +91,8 @@ module Formats
 
       def unavailable
         @fields.list("unavailable") do |entry|
-          { who: entry.text("who"), date: entry.match("date", Times::DATE, "a date like 2027-05-01"),
-            from: clock(entry, "from", default: nil), to: clock(entry, "to", default: nil), **(entry.flag("work") ? { work: true } : {}) }
+          flags = %w[work frame].select { |name| entry.flag(name) }.to_h { |name| [name.to_sym, true] }
+          { who: entry.text("who"), date: entry.match("date", Times::DATE, "a date like 2027-05-01"), from: clock(entry, "from", default: nil), to: clock(entry, "to", default: nil), **flags }
         end
       end
 

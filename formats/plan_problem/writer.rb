@@ -37,7 +37,7 @@ module Formats
       end
 
       def away(entry)
-        { "who" => entry[:who], "date" => entry[:date], "from" => clock(entry[:from]), "to" => clock(entry[:to]), "work" => entry[:work] }.compact
+        { "who" => entry[:who], "date" => entry[:date], "from" => clock(entry[:from]), "to" => clock(entry[:to]), "work" => entry[:work], "frame" => entry[:frame] }.compact
       end
 
       def clock(minutes) = minutes && Times.clock(minutes)

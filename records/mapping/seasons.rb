@@ -131,10 +131,10 @@ module Records
       # What was new in the last rehearsal behind us that had something new, with those who were there.
       def lately
         plan = @piece.published_plan or return []
-        fresh = plan.slots.where(kind: %w[make learn difference join]).includes(:slot_people, :rehearsal).select { |slot| past?(slot.rehearsal) && slot.rehearsal.cancelled_at.nil? }
-        last = fresh.map(&:rehearsal).max_by { |rehearsal| [rehearsal.date, rehearsal.start_minute] } or return []
+        fresh = plan.slots.where(kind: %w[make learn difference join])
+        last = @studio.rehearsals.standing.where(id: fresh.reorder(nil).select(:rehearsal_id)).to_a.reverse.find { |rehearsal| past?(rehearsal) } or return []
         gone = last.attendances.where(present: false).pluck(:person_id)
-        fresh.select { |slot| slot.rehearsal_id == last.id }.map { |slot| task_of(slot, gone) }
+        fresh.where(rehearsal_id: last.id).includes(:slot_people).map { |slot| task_of(slot, gone) }
       end
 
       def task_of(slot, gone)
@@ -183,8 +183,9 @@ module Records
 
       def taken(slot)
         at = [slot.rehearsal.date, slot.start_minute, slot.end_minute]
-        people = slot.slot_people.map { |called| { **away(Seasons.person(called.person_id), *at), **(slot.frame? ? {} : { work: true }) } }
-        slot.room_id ? [*people, away("r#{slot.room_id}", *at)] : people
+        kind = slot.frame? ? { frame: true } : { work: true }
+        people = slot.slot_people.map { |called| { **away(Seasons.person(called.person_id), *at), **kind } }
+        slot.room_id ? [*people, { **away("r#{slot.room_id}", *at), **kind.slice(:frame) }] : people
       end
 
       # Minors have a daily limit, a setting of the studio.

@@ -158,7 +158,7 @@ RSpec.describe Core::Planning do
     windows = Array.new(random.rand(2..4)) { |i| evening("w#{i}", (i * 3) + 1, %w[19:30 20:00 21:00].sample(random:), rooms: [["big", 5], ["small", 3]].first(random.rand(1..2))) }
     tasks = Array.new(random.rand(3..9)) { |i| random_work(random, i, people) }
     dancers = tasks.flat_map(&:dancers).uniq
-    unavailable = Array.new(random.rand(0..4)) { { who: people.sample(random:), date: windows.sample(random:).date, from: 1110, to: 1140, **[{ work: true }, {}].sample(random:) } }
+    unavailable = Array.new(random.rand(0..4)) { { who: people.sample(random:), date: windows.sample(random:).date, from: 1110, to: 1140, **[{ work: true }, { frame: true }, {}].sample(random:) } }
     problem(windows:, tasks:, dancers:, unavailable: unavailable.select { |entry| dancers.include?(entry[:who]) }.uniq { |entry| entry.values_at(:who, :date) }, rewarm: [20, 5], frame_minutes: 20,
             recap: [0, 5].sample(random:), to_music: [0, 5].sample(random:), rests: [[90, 15]], limits: [{ who: dancers.first, minutes_per_day: [75, 100].sample(random:) }],
             lately: [task("before", "learn", 30, dancers: people.sample(2, random:) & dancers, links: [9])].reject { |each| each.dancers.empty? })

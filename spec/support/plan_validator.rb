@@ -122,7 +122,7 @@ class PlanValidator
 
   def day(who, date, windows)
     own = @everything.select { |b| windows.include?(b["window"]) && people(b).include?(who) }.sum { |b| b["minutes"] }
-    other = @problem["unavailable"].select { |away| away["work"] && away["who"] == who && away["date"] == date }.sum { |away| clock(away["to"]) - clock(away["from"]) }
+    other = @problem["unavailable"].select { |away| (away["work"] || away["frame"]) && away["who"] == who && away["date"] == date }.sum { |away| clock(away["to"]) - clock(away["from"]) }
     warmed = windows.sum { |window| worked(who, window).slice_when { |a, b| b > a + 1 }.each_cons(2).sum { |before, run| again(who, before, run) } }
     own + other + warmed + (@problem.fetch("frame_minutes", 0) * windows.size)
   end

@@ -1,0 +1,51 @@
+# frozen_string_literal: true
+
+module App
+  module Actions
+    # The slots of a plan that lie ahead, each as a task of its own with the people called to it, and where it lies.
+    class SlotTasks
+      Planning = Core::Planning
+      private_constant :Planning
+
+      def self.id(slot) = "slot-#{slot.id}"
+
+      def initialize(plan, season)
+        @plan = plan
+        @season = season
+      end
+
+      def slots = @slots ||= @plan.slots.work.where(rehearsal_id: @season.open.map(&:id)).to_a
+
+      # Ids of people called to a slot as "dancer" or "teacher".
+      def called(slot, role) = people.fetch([slot.id, role], [])
+
+      def problem = @problem ||= @season.problem(slots.map { |slot| task(slot) }, hazards: @plan.piece.sections.flat_map(&:hazards).uniq)
+
+      # [Placement], as the slots lie.
+      def placements
+        windows = problem.windows.to_h { |window| [window.id, window] }
+        slots.filter_map do |slot|
+          window = windows["w#{slot.rehearsal_id}"] or next
+          Planning::Placement.new(task: SlotTasks.id(slot), window: window.id, start: slot.start_minute - window.start, minutes: slot.minutes, room: "r#{slot.room_id}")
+        end
+      end
+
+      private
+
+      def task(slot)
+        after, after_window = @plan.result.fetch("waits", {}).fetch(slot.task_key, [[], []])
+        Planning::Task.new(id: SlotTasks.id(slot), kind: slot.kind, minutes: slot.minutes, dancers: called(slot, "dancer"), choreographers: called(slot, "teacher"),
+                           after: keyed(after), after_window: keyed(after_window), title: PlanTitles.edge(slot.task_key) || slot.title,
+                           sections: slot.section_ids, links: slot.from_link && (slot.from_link..slot.to_link).to_a)
+      end
+
+      # Plain rows: a season has thousands.
+      def people
+        @people ||= @plan.studio.slot_people.where(slot_id: slots.map(&:id)).order(:id).pluck(:slot_id, :role, :person_id)
+                         .group_by { |row| row.first(2) }.transform_values { |same| same.map(&:last) }
+      end
+
+      def keyed(keys) = slots.select { |slot| keys.include?(slot.task_key) }.map { |slot| SlotTasks.id(slot) }
+    end
+  end
+end

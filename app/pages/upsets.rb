@@ -1,0 +1,100 @@
+# frozen_string_literal: true
+
+module App
+  module Pages
+    # What a plan does not know of: what happened to rehearsals, rooms and people since, and what there is to do now that it
+    # gives no time to. In sentences, what is wrong soonest first.
+    class Upsets
+      MOST = 3
+
+      # Sentences for a plan of a piece as things are now, kept while nothing about the season changes.
+      def self.of(plan, piece, now)
+        snapshot = Snapshots.of(piece)
+        snapshot.held(:upsets, SeasonStamp.of(plan, now)) { new(plan, Actions::PlanDraft.new(piece, now), snapshot).all }
+      end
+
+      # draft: Actions::PlanDraft of today.
+      def initialize(plan, draft, snapshot)
+        @plan = plan
+        @draft = draft
+        @snapshot = snapshot
+        @ahead = Actions::SlotTasks.new(plan, draft.season)
+      end
+
+      def all = [*cancelled, *standing, *gone, *drift]
+
+      # Only what would put somebody, or a room, in two places at once.
+      def double = sentences(found.select { |upset| %i[elsewhere taken].include?(upset.kind) })
+
+      private
+
+      def t(key, **words) = I18n.t("plans.upset.#{key}", **words)
+
+      # Rehearsals that were cancelled while the plan still has slots in them.
+      def cancelled = lost.map(&:last).uniq.sort.map { |date| t(:cancelled, day: Dates.day(date)) }
+
+      # [[task key, date], …] of slots in them.
+      def lost
+        @lost ||= @plan.slots.work.joins(:rehearsal).where.not(rehearsals: { cancelled_at: nil }).where(rehearsals: { date: @draft.now.to_date.. }).pluck(:task_key, "rehearsals.date")
+      end
+
+      def found = @found ||= Core::Planning::Upsets.new(@ahead.problem, @ahead.placements).all
+      def standing = sentences(found)
+
+      def sentences(upsets)
+        upsets.group_by { |upset| [date(upset), upset.kind, upset.room] }.sort_by { |key, _| key.map(&:to_s) }.map { |(date, kind, room), same| sentence(kind, date, room, same) }.uniq
+      end
+
+      def sentence(kind, date, room, same)
+        who = same.flat_map(&:who).uniq
+        held = same.any? { |upset| slots.fetch(upset.task).pinned }
+        [said(kind, date, room, same, who), (t(:pinned) if held)].compact.join(" ")
+      end
+
+      def said(kind, date, room, same, who)
+        t(kind, day: Dates.day(date), names: list(who.map { |id| name(id[1..].to_i) }.sort), count: who.size, room: rooms[room[1..].to_i], tasks: list(same.map { |upset| slots.fetch(upset.task).title }.uniq))
+      end
+
+      # Dancers who are not in the piece any longer, and called.
+      def gone
+        called = @ahead.slots.flat_map { |slot| @ahead.called(slot, "dancer") }.uniq
+        left = called - @snapshot.cast.keys
+        left.empty? ? [] : [t(:gone, names: list(left.map { |id| name(id) }.sort), count: left.size)]
+      end
+
+      def drift
+        return [] if @draft.season.open.empty?
+
+        changes = Core::Planning::Drift.new(@draft.tasks, planned, known:).all.group_by(&:kind)
+        [*lacking(:missing, changes), *short(changes), *uncalled(changes), *lacking(:spare, changes)]
+      end
+
+      # What is said already: it found no place, or lost it with a rehearsal.
+      def known = @plan.result.fetch("unplaced", []).map { |task| task["task"] } + lost.map(&:first)
+
+      def lacking(kind, changes) = changes.key?(kind) ? [t(kind, tasks: list(changes[kind].map { |change| title(change.task) }.uniq))] : []
+      def short(changes) = changes.fetch(:short, []).sort_by { |change| -change.minutes }.first(MOST).map { |change| t(:short, tasks: title(change.task), minutes: change.minutes) }
+
+      def uncalled(changes)
+        who = changes.fetch(:uncalled, []).flat_map { |change| change.who.map { |id| [id, change.task] } }.group_by(&:first)
+        who.group_by { |_, pairs| pairs.map(&:last) }.map { |tasks, people| t(:uncalled, names: list(people.map { |id, _| name(id) }.sort), count: people.size, tasks: list(tasks.map { |id| title(id) })) }
+      end
+
+      # {task key => [minutes ahead, dancers called]}. A review of what would be rusty comes and goes with the plan.
+      def planned
+        @ahead.slots.reject { |slot| slot.kind == "review" && !titles.key?(slot.task_key) }.group_by(&:task_key).transform_values do |same|
+          [same.sum(&:minutes), same.flat_map { |slot| @ahead.called(slot, "dancer") }.uniq]
+        end
+      end
+
+      def title(key) = titles[key] || @plan.slots.find { |slot| slot.task_key == key }&.title || key
+      def titles = @titles ||= @draft.tasks.to_h { |task| [task.id, Actions::PlanTitles.of(task)] }
+      def slots = @slots ||= @ahead.slots.to_h { |slot| [Actions::SlotTasks.id(slot), slot] }
+      def rooms = @rooms ||= @plan.studio.rooms.pluck(:id, :name).to_h
+      def name(id) = @snapshot.people[id]&.name.to_s
+      def date(upset) = Date.iso8601(windows.fetch(upset.window).date)
+      def windows = @windows ||= @ahead.problem.windows.to_h { |window| [window.id, window] }
+      def list(words) = words.size > MOST ? "#{words.first(MOST).join(', ')} #{I18n.t('plans.more', count: words.size - MOST)}" : words.to_sentence
+    end
+  end
+end
