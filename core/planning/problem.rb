@@ -28,6 +28,13 @@ module Core
         windows.drop(from)
       end
 
+      # Id of the window by whose end the earlier plan has its last run, or where it has none its last task; nil without one.
+      def promised
+        runs = tasks.select(&:run?).map(&:id)
+        last = (runs.any? ? plan.select { |placement| runs.include?(placement.task) } : plan).map(&:window)
+        windows.map(&:id).reverse.find { |id| last.include?(id) }
+      end
+
       # Minutes of a task that are still to be placed.
       def left(task) = [task.minutes - done.fetch(task.id, 0), 0].max
 

@@ -16,12 +16,15 @@ module Core
 
       def anew = @anew ||= Solver.new(@problem, **@how).plan
 
-      # By slip first, then by what changes for people, then by waiting.
-      def best = [repair, anew].min_by.with_index { |plan, i| [plan.unplaced_minutes, window(plan), weight(plan), plan.cost, i] }
+      # By slip against what was promised first, then by what changes for people, then by waiting.
+      def best = [repair, anew].min_by.with_index { |plan, i| [plan.unplaced_minutes, slip(plan), weight(plan), plan.cost, i] }
+
+      # How many rehearsals later than promised a plan is ready; 0 when it is not later.
+      def slip(plan) = [index(plan.ready_window) - index(@problem.promised), 0].max
 
       private
 
-      def window(plan) = @problem.windows.index { |each| each.id == plan.ready_window } || @problem.windows.size
+      def index(window) = @problem.windows.index { |each| each.id == window } || @problem.windows.size
       def weight(plan) = (plan.changes.new_calls * Changes::NEW) + (plan.changes.cancelled * Changes::CANCELLED) + (plan.changes.shifted * Changes::SHIFTED)
 
       # Placements of the earlier plan that are still possible, kept in order of what waits for what.

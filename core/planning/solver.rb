@@ -2,8 +2,8 @@
 
 module Core
   module Planning
-    # Problem in, Plan out. Serial placement by several rules; the deadline of the last run tightened as far as it goes;
-    # then ruin and recreate for waiting and trips; the exact order within each rehearsal last. Iterations decide, the
+    # Problem in, Plan out. Serial placement by several rules; the deadline of the last run tightened as far as it goes, or
+    # as far as people were promised; then ruin and recreate for waiting and trips; the exact order within each rehearsal last. Iterations decide, the
     # seed decides, `stop` only guards: the same seed and effort give the same plan everywhere.
     class Solver
       # Iterations for a problem of 1,000 tasks × windows; smaller ones get more and larger ones fewer, within these factors.
@@ -39,7 +39,7 @@ module Core
       # The first complete plan, or the fullest, by serial placement alone.
       def first
         rules = Construct::RULES.keys.map { |rule| built { |table, last| @construct.table(rule, last:, table:) } }
-        rules.min_by.with_index { |table, i| [table.unplaced, ready(table), table.cost, i] }
+        rules.min_by.with_index { |table, i| [table.unplaced, [ready(table), promised].max, table.cost, i] }
       end
 
       # Index of the window by whose end the last run (or the last task) is done.
@@ -78,7 +78,7 @@ module Core
 
       # The last run one window earlier, as long as that can be done and has not been proven impossible.
       def tightened(table)
-        goal = [bound, target || 0].max
+        goal = [bound, wanted].max
         while ready(table) > goal && !@stop.call
           earlier = by(ready(table) - 1) or break
           table = earlier
@@ -96,7 +96,7 @@ module Core
       end
 
       def improve(table, score)
-        last = [ready(table), target || 0].max
+        last = [ready(table), wanted].max
         last = @frame.steps.size - 1 unless table.unplaced.zero?
         search(table, score, last, @budget)
         Polish.new(table, score).run(fixed: @fixed)
@@ -108,7 +108,12 @@ module Core
       end
 
       def bound = @bound ||= Bound.new(@frame).ready
-      def target = @target ||= @problem.target_window && @frame.windows.index { |window| window.id == @problem.target_window }
+      def target = index(@problem.target_window)
+      def promised = index(@problem.promised)
+
+      # To be ready earlier is worth nothing: until the target, or until what people were told.
+      def wanted = @wanted ||= [target, promised].max
+      def index(id) = (id && @frame.windows.index { |window| window.id == id }) || 0
       def told = @told ||= @problem.plan.empty? ? nil : Changes.new(@frame, @problem.plan)
       def tell(table, share) = @progress&.call(table.unplaced * @problem.grid, ready(table), share)
 

@@ -25,7 +25,7 @@ class PlanValidator
 
   def lengths
     lost = @tasks.map do |id, task|
-      [id, task["minutes"] - @blocks.select { |b| b["task"] == id }.sum { |b| b["minutes"] }]
+      [id, task["minutes"] - done(id) - @blocks.select { |b| b["task"] == id }.sum { |b| b["minutes"] }]
     end
     wrong = lost.select { |_, left| left.negative? }.map { |id, _| "#{id} is placed for too long" }
     wrong << "unplaced minutes do not add up" unless lost.sum(&:last) == @result["unplaced_minutes"]
@@ -74,6 +74,8 @@ class PlanValidator
     parts = @blocks.select { |b| b["task"] == id }
     parts.sum { |b| b["minutes"] } < @tasks[id]["minutes"] || parts.any?(&)
   end
+
+  def done(id) = @problem.fetch("done", []).select { |each| each["task"] == id }.sum { |each| each["minutes"] }
 
   # Minutes (of the window) on which somebody works on anything, in rising order.
   def worked(who, window)
