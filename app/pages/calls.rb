@@ -15,19 +15,21 @@ module App
       def title = I18n.t("ways.calls")
       def screen = :calls
       def spine = piece && PiecePage.new(piece:, member:, now: @now).spine
-      def upcoming = @upcoming ||= member.studio.rehearsals.standing.where(date: @now.to_date..).includes(:rooms).to_a
-      def recent = @recent ||= member.studio.rehearsals.where(cancelled_at: nil, date: ...@now.to_date).order(date: :desc).limit(6).includes(:rooms).to_a
-      def slots(rehearsal) = all.fetch(rehearsal.id, [])
+      def upcoming = @upcoming ||= member.studio.rehearsals.standing.where(date: @now.to_date..).to_a
+      def recent = @recent ||= member.studio.rehearsals.where(cancelled_at: nil, date: ...@now.to_date).order(date: :desc).limit(6).to_a
+
+      # What is rehearsed, in order; how many people are called.
+      def titles(rehearsal) = titles_by_rehearsal.fetch(rehearsal.id, [])
       def called(rehearsal) = called_by_rehearsal.fetch(rehearsal.id, 0)
 
       private
 
-      def called_by_rehearsal
-        @called_by_rehearsal ||= member.studio.slots.joins(:slot_people).where(id: all.values.flatten.map(&:id)).group(:rehearsal_id).distinct.count("slot_people.person_id")
-      end
+      def titles_by_rehearsal = @titles_by_rehearsal ||= slots.work.pluck(:rehearsal_id, :title).group_by(&:first).transform_values { |same| same.map(&:last) }
+      def called_by_rehearsal = @called_by_rehearsal ||= slots.joins(:slot_people).reorder(nil).group(:rehearsal_id).distinct.count("slot_people.person_id")
 
-      def all
-        @all ||= Slots.standing(member.studio, upcoming + recent).includes(:plan).select { |slot| piece.nil? || slot.plan.piece_id == piece.id }.group_by(&:rehearsal_id)
+      def slots
+        standing = Slots.standing(member.studio, upcoming + recent)
+        piece ? standing.joins(:plan).where(plans: { piece_id: piece.id }) : standing
       end
     end
   end

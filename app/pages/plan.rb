@@ -10,17 +10,17 @@ module App
       def plan = @plan ||= piece.latest_plan
       def published = @published ||= piece.published_plan
       def draft? = plan && !plan.published?
-      def build = @build ||= Build.new(self)
+      def build = kept([:build, director?]) { Build.new(self).svg }
       def draft = @draft ||= Actions::PlanDraft.new(piece, now)
       def season = draft.season
-      def rehearsals = season.rehearsals
-      def open_rehearsals = season.open
+      def rehearsals = kept(:rehearsals) { season.rehearsals }
+      def open_rehearsals = kept(:open) { season.open }
       def unplaced = plan.result.fetch("unplaced", [])
       def reasons = plan.result.fetch("reasons", [])
       def repairs = plan.result.fetch("repairs", [])
       def proven? = plan.result["proven"]
       def unplaced_minutes = unplaced.sum { |task| task["minutes"] }
-      def slots = @slots ||= plan ? plan.slots.includes(:rehearsal).to_a : []
+      def slots = plan ? kept(:slots) { plan.slots.includes(:rehearsal).to_a } : []
       def runs = @runs ||= slots.select { |slot| slot.kind == "run" }.sort_by { |slot| slot.rehearsal.date }
       def first_run = runs.first&.rehearsal&.date
       def ready_on = unplaced.empty? ? runs.last&.rehearsal&.date : nil
@@ -56,7 +56,9 @@ module App
 
       # Who has most work and waiting in the rehearsals ahead: [Burden], the longest waits first.
       def burdens
-        @burdens ||= burden_rows.group_by(&:first).filter_map { |id, rows| people[id] && burden(people[id], rows) }.sort_by { |each| [-each.waiting, -each.work, each.person.name] }
+        kept(:burdens) do
+          burden_rows.group_by(&:first).filter_map { |id, rows| people[id] && burden(people[id], rows) }.sort_by { |each| [-each.waiting, -each.work, each.person.name] }
+        end
       end
 
       def missing
@@ -64,6 +66,10 @@ module App
       end
 
       private
+
+      # Kept from one request to the next while nothing about the season changes.
+      def kept(key, &) = plan ? snapshot.held([:plan, key], stamp, &) : yield
+      def stamp = @stamp ||= SeasonStamp.of(plan, now)
 
       def ahead = @ahead ||= open_rehearsals.to_set(&:id).then { |open| slots.select { |slot| open.include?(slot.rehearsal_id) } }
 
