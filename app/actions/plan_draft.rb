@@ -63,6 +63,13 @@ kind: %w[learn make] }).distinct.pluck("slots.task_key", :person_id)
       end
 
       def done_runs = plan ? plan.slots.where(kind: "run").includes(:rehearsal).count { |slot| behind?(slot.rehearsal) } : 0
+
+      # What cleaning has been given already: {task key => minutes}.
+      def held
+        rows = plan ? plan.slots.where(kind: "clean").includes(:rehearsal).select { |slot| behind?(slot.rehearsal) } : []
+        rows.group_by(&:task_key).transform_values { |same| same.sum { |slot| slot.actual_minutes || slot.minutes } }
+      end
+
       def behind?(rehearsal) = rehearsal.cancelled_at.nil? && season.past?(rehearsal)
 
       # How far each section has been taught: {section id => eights}.
@@ -70,7 +77,7 @@ kind: %w[learn make] }).distinct.pluck("slots.task_key", :person_id)
 
       def wishes
         { runs: piece.setting("full_runs"), done_runs:, away: season.away_shares, cleaning: piece.setting("cleaning"),
-          today: now.to_date, missed:, quorum: piece.setting("quorum"), reached: }
+          today: now.to_date, missed:, quorum: piece.setting("quorum"), reached:, held: }
       end
     end
   end

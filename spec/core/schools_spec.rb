@@ -39,7 +39,7 @@ RSpec.describe Core::Planning::Schools do
     expect(kinds(tasks("sections", runs: 1))).to eq %w[learn-s1 learn-s2 learn-s3 learn-s4 chain-1-4 chain-1-5 run-1]
     sketch = tasks("sketch", runs: 2)
     expect(kinds(sketch)).to eq %w[learn-s1 learn-s2 learn-s3 learn-s4 chain-1-5 run-1 refine-s1 refine-s2 refine-s3 refine-s4 run-2]
-    expect(sketch.find { |task| task.id == "refine-s1" }.after).to eq ["run-1"]
+    expect(sketch.find { |task| task.id == "refine-s1" }.after).to eq %w[learn-s1 run-1]
     expect(sketch.find { |task| task.id == "run-2" }.after).to include("refine-s4")
   end
 

@@ -84,7 +84,8 @@ RSpec.describe Core::Planning do
 
     it "lets an estimate move a little, and says what a lesson lacks beyond that" do
       join = { "join" => [10, %w[Ada]] }
-      expect([50, 49, 45, 40].map { |given| drift({ "waltz" => [given, %w[Ada Bram]], **join }) }).to eq [[], [], [[:short, "waltz", 15]], [[:short, "waltz", 20]]]
+      expect([50, 49, 48, 40].map { |given| drift({ "waltz" => [given, %w[Ada Bram]], **join }) }).to eq [[], [], [[:short, "waltz", 12]], [[:short, "waltz", 20]]]
+      expect([31, 30].map { |given| described_class.new([task("duet", "learn", 40)], { "duet" => [given, []] }).all.size }).to eq [0, 1]
       expect(drift({ "waltz" => [90, %w[Ada Bram]], **join })).to eq []
       expect(described_class.new([task("long", "learn", 100)], { "long" => [85, []] }).all).to eq []
     end

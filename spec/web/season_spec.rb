@@ -96,6 +96,8 @@ RSpec.describe "a season lived through", :web do
   end
 
   def something_happens(random)
+    return if ahead.empty?
+
     case random.rand(6)
     when 0 then send_form "/people/#{studio.people.where(dances: true).sample(random:).id}/absences", { "from_date" => ahead.sample(random:).date.iso8601, "from" => ["", "19:15"].sample(random:) }
     when 1 then send_form "/rehearsals/#{ahead.sample(random:).id}/cancel", {}
@@ -131,7 +133,7 @@ RSpec.describe "a season lived through", :web do
       plan_again(piece, random)
       tell(piece)
     end
-    studio.rehearsals.standing.first(7).each do |rehearsal|
+    studio.rehearsals.standing.first(5).each do |rehearsal|
       next if rehearsal.reload.cancelled_at
 
       App::Clock.frozen_at = Time.utc(rehearsal.date.year, rehearsal.date.month, rehearsal.date.day, 21)

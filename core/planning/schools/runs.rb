@@ -7,7 +7,7 @@ module Core
       module Runs
         private
 
-        # Full runs, each in a later rehearsal than the one before; cleaning after the first.
+        # Full runs, each in a later rehearsal than the one before; cleaning once the first has been danced.
         def add_runs
           add_edges
           people = @links.map { |placed| @items.in_link(placed.index) }.reduce([], :|)
@@ -17,6 +17,7 @@ module Core
             add_run(kind, i + @done_runs + 1, people, before)
             add_cleaning if i.zero?
           end
+          add_cleaning if wanted.size <= @done_runs
         end
 
         def add_run(kind, number, people, before)
@@ -25,14 +26,20 @@ module Core
           push(kind: "run", id: "run-#{number}", minutes:, dancers: people, links: (1..@links.size).to_a, after: before, after_window: previous("run"), title: kind)
         end
 
+        # A share of what learning a section takes, less what has been cleaned already.
         def add_cleaning
           return if @cleaning.zero?
 
           @links.uniq { |placed| placed.section.id }.each do |placed|
-            minutes = @estimate.learn(placed.section, left: @cleaning).minutes
             item = @items.of_link(placed.index)
-            add(kind: "clean", id: "clean-#{item.key}", item:, minutes:, section: placed.section, links: [placed.index], after: learned(placed.section))
+            clean("clean-#{item.key}", placed, item, minutes(placed, @cleaning), after: learned(placed.section) + ids("run-1"))
           end
+        end
+
+        # The minutes of a cleaning task that were not held yet, in whole steps of five; none where there are none.
+        def clean(id, placed, item, minutes, **more)
+          left = (minutes - @held.fetch(id, 0)) / 5 * 5
+          add(kind: "clean", id:, item:, minutes: left, section: placed.section, links: [placed.index], **more) if left.positive?
         end
       end
     end

@@ -14,9 +14,11 @@ module Core
         # items: Learning::Items; progress: Learning::Progress; runs: how many full runs are wanted; away: {person => share of
         # the rehearsals they miss}; cleaning: share of the learning minutes given again to cleaning; today: a Date, for
         # reviews of what is rusty; missed: {item key => [person]} who were not there when it was taught; reached: {section id =>
-        # eights taught so far}; quorum: the share of its dancers with which a learn goes ahead.
-        def initialize(work, items:, progress: Learning::Progress.new, estimate: Estimate.new, runs: 5, done_runs: 0, away: {}, cleaning: 0.0, today: nil, missed: {}, reached: {}, quorum: 0.8)
+        # eights taught so far}; quorum: the share of its dancers with which a learn goes ahead; held: {id of a cleaning task =>
+        # minutes it was given already}.
+        def initialize(work, items:, progress: Learning::Progress.new, estimate: Estimate.new, runs: 5, done_runs: 0, away: {}, cleaning: 0.0, today: nil, missed: {}, reached: {}, quorum: 0.8, held: {})
           @missed = missed
+          @held = held
           @reached = reached
           @quorum = quorum
           @work = work
@@ -101,7 +103,7 @@ module Core
           item = @items.of_link(placed.index)
           return if taught(item) > 0.9
 
-          minutes = @estimate.difference(placed.section, item.counts).minutes
+          minutes = @estimate.difference(placed.section, item.counts, bpm: @work.track.map.bpm_at(placed.start_beat), people: @items.in_link(placed.index).size).minutes
           add(kind: "difference", id: "difference-#{item.key}", item:, minutes:, section: placed.section, links: [placed.index], after: learned(placed.section))
         end
 

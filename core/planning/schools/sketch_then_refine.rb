@@ -23,17 +23,19 @@ module Core
         def add_runs
           super
           refined = @tasks.select { |task| task.id.start_with?("refine-") }.map(&:id)
-          @tasks.map! { |task| task.run? && task.after_window.any? ? task.with(after: task.after + refined) : task }
+          @tasks.map! { |task| task.run? && task.id != "run-1" ? task.with(after: task.after + refined) : task }
         end
 
         def add_cleaning
-          @tasks.select { |task| %w[learn make].include?(task.kind) }.each do |task|
-            placed = @links[task.links.first - 1]
-            left = (1 - taught(@items.of_link(placed.index))) * (1 - SKETCH)
-            add(kind: "clean", id: "refine-#{@items.of_link(placed.index).key}", item: @items.of_link(placed.index), minutes: minutes(placed, left), split: true, section: placed.section,
-                links: [placed.index], after: ["run-#{@done_runs + 1}"])
-          end
+          @items.all.select { |item| item.kind == :section }.each { |item| refine(@links[item.links.first - 1], item) }
           super
+        end
+
+        # What the sketch left out, unless nearly all have the section as it shall be.
+        def refine(placed, item)
+          return if @progress.share(@items.dancers(item), item.key) >= ENOUGH
+
+          clean("refine-#{item.key}", placed, item, minutes(placed, 1 - SKETCH), split: true, after: learned(placed.section) + ids("run-1"))
         end
       end
     end
