@@ -18,8 +18,7 @@ module App
       def redo(rehearsal_ids)
         slots = @plan.slots.where(rehearsal_id: rehearsal_ids).includes(:slot_people, rehearsal: :rooms).to_a
         old, others = slots.partition(&:frame?)
-        Records::SlotPerson.where(studio_id: @plan.studio_id, slot_id: old.map(&:id)).delete_all
-        Records::Slot.where(studio_id: @plan.studio_id, id: old.map(&:id)).delete_all
+        CopySlots.remove(@plan, old)
         others.group_by(&:rehearsal).each { |rehearsal, own| make(rehearsal, own) }
       end
 

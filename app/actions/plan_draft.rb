@@ -57,8 +57,7 @@ module App
       # Who was not there when something was taught, by the register: {item key => [person id]}.
       def missed
         rows = Records::Attendance.joins("JOIN slots ON slots.rehearsal_id = attendances.rehearsal_id JOIN slot_people ON slot_people.slot_id = slots.id AND slot_people.person_id = attendances.person_id")
-                                  .where(studio_id: @studio.id, present: false, slots: { plan_id: piece.plans.where.not(published_at: nil).select(:id),
-kind: %w[learn make] }).distinct.pluck("slots.task_key", :person_id)
+                                  .where(studio_id: @studio.id, present: false, slots: { plan_id: plan&.id, kind: %w[learn make] }).distinct.pluck("slots.task_key", :person_id)
         rows.group_by { |key, _| key.delete_prefix("learn-") }.transform_values { |same| same.map(&:last) }
       end
 

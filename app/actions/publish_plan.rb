@@ -3,8 +3,8 @@
 module App
   module Actions
     # Makes a plan the one people are told; the one before is kept as replaced. Teachers whose calls change get a mail.
-    # Value: {person => what changes} of everybody affected. Refused while it has somebody, or a room, in two pieces at once:
-    # another piece's plan may have been told since this one was made.
+    # Value: {person => what changes} of everybody affected. Refused while it has somebody, or a room, in two pieces at once
+    # (another piece's plan may have been told since this one was made), or where a newer one was made.
     class PublishPlan
       def initialize(plan, now)
         @plan = plan
@@ -13,6 +13,8 @@ module App
       end
 
       def run
+        return Result.no({ base: I18n.t("plans.newer") }) unless @plan.id == @piece.latest_plan.id
+
         affected = CallChanges.new(@piece, @piece.published_plan, @plan, @piece.studio.today(@now)).all
         double = @piece.studio.with_lock { double_calls.tap { |found| put if found.empty? } }
         return Result.no({ base: I18n.t("plans.double", why: double.first(3).join(" ")) }) if double.any?
@@ -26,8 +28,28 @@ module App
       def double_calls = Pages::Upsets.new(@plan, PlanDraft.new(@piece, @piece.studio.local(@now)), Snapshots.of(@piece)).double
 
       def put
+        keep_past(@piece.published_plan)
         @piece.plans.where(replaced_at: nil).where.not(published_at: nil).where.not(id: @plan.id).update_all(replaced_at: @now)
         @plan.update!(published_at: @plan.published_at || @now, replaced_at: nil, search: {})
+      end
+
+      # What happened since the draft was made stays as it happened: the told plan's slots of these rehearsals, not the draft's.
+      def keep_past(told)
+        return if told.nil? || told.id == @plan.id
+
+        held = told.slots.includes(:slot_people, :rehearsal).select { |slot| past.include?(slot.rehearsal) }
+        news = held.select { |slot| slot.updated_at > @plan.created_at }.to_set(&:rehearsal_id) | began
+        CopySlots.remove(@plan, @plan.slots.where(rehearsal_id: news))
+        CopySlots.into(@plan, held.select { |slot| news.include?(slot.rehearsal_id) })
+      end
+
+      def past = @past ||= season.rehearsals.select { |rehearsal| season.past?(rehearsal) }
+      def season = @season ||= Records::Mapping::Seasons.new(@piece, now: @piece.studio.local(@now))
+
+      # Rehearsals that began since the draft was made.
+      def began
+        then_ahead = Records::Mapping::Seasons.new(@piece, now: @piece.studio.local(@plan.created_at))
+        past.reject { |rehearsal| then_ahead.past?(rehearsal) }.to_set(&:id)
       end
 
       def tell(affected)

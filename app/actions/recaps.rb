@@ -41,8 +41,7 @@ module App
       def anew(old, new)
         return false if old.map { |slot| shape(slot) }.sort == new.map { |each| wanted_shape(each) }.sort
 
-        Records::SlotPerson.where(studio_id: @plan.studio_id, slot_id: old.map(&:id)).delete_all
-        Records::Slot.where(studio_id: @plan.studio_id, id: old.map(&:id)).delete_all
+        CopySlots.remove(@plan, old)
         make(new)
         true
       end

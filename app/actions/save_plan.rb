@@ -18,7 +18,7 @@ module App
 
       def run
         row = @piece.plans.create!(studio_id: @piece.studio_id, number: (@piece.plans.maximum(:number) || 0) + 1, account_id: @account&.id, result: @result, school: @result.fetch("school", "add_on"))
-        @kept.each { |slot| copy(row, slot) }
+        CopySlots.into(row, @kept)
         write_all(row)
         row
       end
@@ -26,10 +26,8 @@ module App
       # Puts the plan's placements in place of the slots ahead; those behind stay.
       def replace(row)
         ahead = row.slots.where(rehearsal_id: @season.open.map(&:id))
-        Records::SlotPerson.where(studio_id: row.studio_id, slot_id: ahead.ids).delete_all
-        ahead.delete_all
+        CopySlots.remove(row, ahead)
         row.update!(result: @result)
-        row.slots.reset
         write_all(row)
       end
 
@@ -73,12 +71,6 @@ module App
 
       def call(slot, people, role)
         Records::SlotPerson.add_all(people.map { |person_id| { studio_id: slot.studio_id, slot_id: slot.id, person_id:, role: } })
-      end
-
-      def copy(plan, slot)
-        fields = slot.attributes.symbolize_keys.slice(:kind, :task_key, :title, :start_minute, :minutes, :room_id, :from_link, :to_link, :section_ids, :pinned, :actual_minutes)
-        row = create(plan, slot.rehearsal, **fields)
-        slot.slot_people.group_by(&:role).each { |role, called| call(row, called.map(&:person_id), role) }
       end
     end
   end

@@ -26,7 +26,7 @@ module App
         maker = Actions::MakePlan.new(piece, nil, draft.now, way: @row.search["way"], effort: EFFORT, draft:)
         plan = maker.solve(stop: -> { stop? }, progress: ->(unplaced, ready, share) { note("unplaced" => unplaced, "ready" => draft.problem.windows[ready]&.date, "share" => share) })
         made = Actions::Refreshed.new(draft, plan)
-        found = better?(made.plan, draft) && take(maker.saving(made))
+        found = better?(made.plan) && take(maker.saving(made))
         note("state" => "done", "better" => found, "share" => 1)
       end
 
@@ -38,13 +38,8 @@ module App
         @stopped = @plans.where(id: @row.id).pick(Arel.sql("search->>'state'")) == "stopping"
       end
 
-      def better?(plan, draft)
-        now = @row.result
-        ([plan.unplaced_minutes, ready_date(plan, draft), plan.cost] <=> [now_unplaced, now["ready"].to_s, now["cost"]]).negative?
-      end
-
-      def now_unplaced = @row.result.fetch("unplaced", []).sum { |task| task["minutes"] }
-      def ready_date(plan, draft) = draft.problem.windows.find { |window| window.id == plan.ready_window }&.date.to_s
+      # By what planning aims at: everything placed, ready when wanted, an even load, little waiting, few changes.
+      def better?(plan) = (plan.rank <=> @row.result["rank"])&.negative?
 
       def take(saving)
         Records::Plan.transaction do

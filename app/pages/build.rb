@@ -85,8 +85,12 @@ module App
       def blocks
         shown = @page.slots.select { |slot| slot.work? && index.key?(slot.rehearsal_id) }
         bars, others = shown.partition { |slot| %w[chain run].include?(slot.kind) }
-        others.map { |slot| block(slot) }.join + bars.group_by(&:rehearsal_id).values.flat_map { |same| same.each_with_index.map { |slot, i| bar(slot, i) } }.join
+        @bars = bars.group_by(&:rehearsal_id)
+        others.map { |slot| block(slot) }.join + @bars.values.flat_map { |same| same.sort_by(&:start_minute).each_with_index.map { |slot, i| bar(slot, i, same.size) } }.join
       end
+
+      # The share of a column that lessons and joins have: bars stand beside them.
+      def room(slot) = step * (@bars.key?(slot.rehearsal_id) ? 0.48 : 0.62)
 
       def block(slot)
         return seam(slot) if slot.kind == "join"
@@ -95,14 +99,14 @@ module App
         link = links[slot.from_link - 1]
         share = (slot.minutes / 45.0).clamp(0.35, 1)
         tall = (ROW - 10) * share
-        Svg.tag(:rect, Svg.title(tip(slot)), x: x(slot.rehearsal_id) + 3, y: y(link.index) + 5 + ((ROW - 10 - tall) / 2), width: (step * 0.62) - 3, height: tall,
+        Svg.tag(:rect, Svg.title(tip(slot)), x: x(slot.rehearsal_id) + 3, y: y(link.index) + 5 + ((ROW - 10 - tall) / 2), width: room(slot) - 3, height: tall,
                                              fill: Tape.fill(@page.tape(link.section), "build"), class: "lesson #{slot.kind}#{pinned(slot)}", **handle(slot))
       end
 
       def seam(slot)
         return "" unless slot.to_link&.between?(1, links.size)
 
-        cx = x(slot.rehearsal_id) + (step * 0.34)
+        cx = x(slot.rehearsal_id) + 1.5 + (room(slot) / 2)
         edge = edge_of(slot)
         Svg.tag(:g, Svg.title(tip(slot)) + Svg.tag(:circle, cx:, cy: edge - 3.5, r: 5.5, class: "seam") + Svg.tag(:circle, cx:, cy: edge + 3.5, r: 5.5, class: "seam"), class: "seam-slot#{pinned(slot)}",
 **handle(slot))
@@ -115,11 +119,12 @@ module App
         slot.task_key.end_with?("-#{Core::Learning::Item::ENDING}") ? y(links.size + 1) + 10 : y(1) - 10
       end
 
-      def bar(slot, order)
+      # Bars of a rehearsal stand at the right of its column, in order of time.
+      def bar(slot, order, count)
         from = (slot.from_link || 1).clamp(1, links.size)
         to = (slot.to_link || links.size).clamp(from, links.size)
-        wide = [step * 0.2, 9].min
-        left = x(slot.rehearsal_id) + (step * 0.7) + ((order % 3) * -(wide + 2))
+        wide = [step * 0.2, 9, (step * 0.54 / count) - 1.3].min
+        left = x(slot.rehearsal_id) + step - 1 - ((count - order) * (wide + 1.3))
         Svg.tag(:rect, Svg.title(tip(slot)), x: left, y: y(from) + 4, width: wide, height: y(to + 1) - y(from) - 8, rx: wide / 2, class: "#{slot.kind}#{pinned(slot)}", **handle(slot))
       end
 

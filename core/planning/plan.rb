@@ -7,12 +7,14 @@ module Core
     class Plan
       Call = Struct.new(:window, :who, :call, :release, :waiting, keyword_init: true)
       ReWarm = Struct.new(:window, :start, :minutes, :dancers, keyword_init: true)
-      attr_reader :placements, :unplaced, :reasons, :seed, :iterations, :ready_bound, :changes, :stopped_by, :repairs, :problem, :bookends, :missing_bookends
+      attr_reader :placements, :unplaced, :reasons, :seed, :iterations, :ready_bound, :changes, :stopped_by, :repairs, :problem, :bookends, :missing_bookends, :rank
 
       # changes: Changes::Count against an earlier plan; repairs: [Repairs::Repair] that were tried and work; bookends:
-      # [Bookends::Bookend]; missing_bookends: [BookendWishes::Wish] that found no place.
+      # [Bookends::Bookend]; missing_bookends: [BookendWishes::Wish] that found no place; rank: [minutes without a place,
+      # rehearsals later than wanted, Score], by which plans of one problem compare, the least best.
       def initialize(problem, placements, unplaced: {}, reasons: [], seed: 0, iterations: 0, ready_bound: nil, changes: nil, stopped_by: "iterations", proven_impossible: false, repairs: [],
-                     bookends: [], missing_bookends: [])
+                     bookends: [], missing_bookends: [], rank: [])
+        @rank = rank
         @ready_bound = ready_bound
         @changes = changes
         @stopped_by = stopped_by
@@ -37,7 +39,7 @@ module Core
       def with_reviews(tasks, more)
         return self if tasks.empty?
 
-        Plan.new(problem.with(tasks: problem.tasks + tasks), placements + more, unplaced:, reasons:, seed:, iterations:, ready_bound:, changes:, stopped_by:, repairs:, bookends:, missing_bookends:,
+        Plan.new(problem.with(tasks: problem.tasks + tasks), placements + more, unplaced:, reasons:, seed:, iterations:, ready_bound:, changes:, stopped_by:, repairs:, bookends:, missing_bookends:, rank:,
                                                                                 proven_impossible: proven_impossible?)
       end
 

@@ -26,13 +26,12 @@ module Core
       def plan
         return answer(Table.new(@frame)) if @frame.steps.empty?
 
-        score = Score.new(@frame, even: !@problem.target_window.nil?, told: told)
         table = first
         table = filled(table) unless table.unplaced.zero?
         tell(table, 0.1)
         table = tightened(table) if table.unplaced.zero?
         tell(table, 0.4)
-        improve(table, score)
+        improve(table)
         answer(table)
       end
 
@@ -95,7 +94,7 @@ module Core
         best if best.unplaced.zero? && ready(best) <= last
       end
 
-      def improve(table, score)
+      def improve(table)
         last = [ready(table), wanted].max
         last = @frame.steps.size - 1 unless table.unplaced.zero?
         search(table, score, last, @budget)
@@ -114,6 +113,7 @@ module Core
       # To be ready earlier is worth nothing: until the target, or until what people were told.
       def wanted = @wanted ||= [target, promised].max
       def index(id) = (id && @frame.windows.index { |window| window.id == id }) || 0
+      def score = @score ||= Score.new(@frame, even: !@problem.target_window.nil?, told: told)
       def told = @told ||= @problem.plan.empty? ? nil : Changes.new(@frame, @problem.plan)
       def tell(table, share) = @progress&.call(table.unplaced * @problem.grid, ready(table), share)
 
@@ -123,7 +123,8 @@ module Core
         shortfall = unplaced.empty? ? nil : Shortfall.new(@problem, unplaced)
         ends = bookends(placements(table))
         Plan.new(@problem, ends.placements, unplaced:, reasons: shortfall&.reasons || [], seed: @seed, iterations: @made, ready_bound: limit, changes: told&.of(ends.table),
-                                            stopped_by: @stop.call ? "stop" : "iterations", proven_impossible: shortfall&.proven? || false, bookends: ends.all, missing_bookends: ends.missing)
+                                            stopped_by: @stop.call ? "stop" : "iterations", proven_impossible: shortfall&.proven? || false, bookends: ends.all, missing_bookends: ends.missing,
+                                            rank: [unplaced.values.sum, [ready(table) - wanted, 0].max, score.of(table)])
       end
 
       # Recap and music around what was placed; nothing that people were told is moved for them.

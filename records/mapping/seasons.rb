@@ -93,10 +93,11 @@ module Records
       def pinned = placements(@piece.latest_plan).select { |each| pinned_keys.include?([each.task, each.window[1..].to_i]) }
       def pinned_keys = @pinned_keys ||= @piece.latest_plan ? @piece.latest_plan.slots.where(pinned: true).pluck(:task_key, :rehearsal_id) : []
 
-      # What each teacher's rehearsals came out at, of what was estimated.
+      # What each teacher's rehearsals came out at, of what was estimated. Only plans people go by: every plan repeats what
+      # is behind it.
       def self.factors(studio)
-        rows = studio.slots.joins(:slot_people).where.not(actual_minutes: nil).where(kind: %w[learn make], slot_people: { role: "teacher" }).distinct.pluck("slot_people.person_id", "slots.id", :minutes,
-:actual_minutes)
+        lessons = studio.slots.joins(:plan, :slot_people).where(kind: %w[learn make], slot_people: { role: "teacher" }, plans: { replaced_at: nil })
+        rows = lessons.where.not(actual_minutes: nil).where.not(plans: { published_at: nil }).distinct.pluck("slot_people.person_id", "slots.id", :minutes, :actual_minutes)
         rows.group_by(&:first).transform_values { |same| Planning::Actuals.factor(same.map { |row| row.last(2) }) }
       end
 
