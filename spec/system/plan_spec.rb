@@ -53,6 +53,24 @@ RSpec.describe "the build in the browser", :browser do
     expect(page).to have_text("Done, and planned again.")
   end
 
+  it "leads from a cancelled evening to what people are told instead" do
+    click_button "Tell everybody"
+    expect(page).to have_text("Everybody's calls now follow this plan.")
+    visit "/rehearsals"
+    within(first("tr", text: "2 Feb")) { click_button "Cancel" }
+    expect(page).to have_text("cancelled")
+    visit "/"
+    click_link "The rehearsal on Tue 2 Feb was cancelled."
+    within(".notice") { click_link "See what to do" }
+    expect(page).to have_css("li", text: "The rehearsal on Tue 2 Feb was cancelled.").and have_text("cancelled calls")
+    within(first("section", text: "Keep what stands")) { click_button "Take this one" }
+    expect(page).to have_text("This plan is a draft; calls still follow the one before.").and have_no_text("See what to do")
+    click_button "Tell everybody"
+    expect(page).to have_text(/\d people's changed/)
+    visit "/calls"
+    expect(page).to have_no_text("2 Feb").and have_css("tr", text: /9 Feb.*Opening Walk/m)
+  end
+
   it "looks on for a better plan, and stops when told" do
     expect(page).to have_css("progress").and have_button("Stop")
     click_button "Stop"

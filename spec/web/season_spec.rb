@@ -128,6 +128,14 @@ RSpec.describe "a season lived through", :web do
     slots_ahead(piece).select(&:pinned).each { |slot| send_json path(piece, "/slots/#{slot.id}/pin"), {} }
   end
 
+  # Mostly told at once, sometimes left for a while.
+  def again(piece, random)
+    plan_again(piece, random)
+    tell(piece) if random.rand < 0.75
+  end
+
+  def late_draft?(piece) = !latest(piece).published? && upsets(piece).none? { |text| text.include?("two pieces") || text.start_with?("Two pieces") }
+
   def live(random)
     pieces.each do |piece|
       plan_again(piece, random)
@@ -140,7 +148,8 @@ RSpec.describe "a season lived through", :web do
       keep_register(rehearsal, random)
       something_happens(random)
       known = history
-      pieces.shuffle(random:).each { |piece| plan_again(piece, random).then { tell(piece) } if random.rand < 0.7 || upsets(piece).any? }
+      pieces.each { |piece| tell(piece) if random.rand < 0.5 && late_draft?(piece) }
+      pieces.shuffle(random:).each { |piece| again(piece, random) if random.rand < 0.7 || upsets(piece).any? }
       expect(history.slice(*known.keys)).to eq known
       expect([path(pieces[0], "/plan"), path(pieces[0], "/plan/again"), path(pieces[1], "/calls"), "/", "/rehearsals/#{ahead.first.id}/call-sheet"].map { |each| get(each).status }.uniq).to eq [200]
     end
