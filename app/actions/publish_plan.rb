@@ -15,10 +15,11 @@ module App
       def run
         return Result.no({ base: I18n.t("plans.newer") }) unless @plan.id == @piece.latest_plan.id
 
-        affected = CallChanges.new(@piece, @piece.published_plan, @plan, @piece.studio.today(@now)).all
+        told = @piece.published_plan
         double = @piece.studio.with_lock { double_calls.tap { |found| put if found.empty? } }
         return Result.no({ base: I18n.t("plans.double", why: double.first(3).join(" ")) }) if double.any?
 
+        affected = CallChanges.new(@piece, told, @plan, @piece.studio.today(@now)).all
         tell(affected)
         Result.ok(affected)
       end

@@ -12,9 +12,11 @@ module Core
 
       def name(id) = @names.fetch(id, id).to_s
 
+      # Names one after another; tasks of the same name are counted.
       def list(ids, most = 3)
-        shown = ids.first(most).map { |id| name(id) }
-        shown << "#{ids.size - most} more" if ids.size > most
+        named = ids.map { |id| name(id) }.tally.map { |name, times| times > 1 ? "#{times} × #{name}" : name }
+        shown = named.first(most)
+        shown << "#{named.size - most} more" if named.size > most
         shown.size > 1 ? "#{shown[0..-2].join(', ')} and #{shown.last}" : shown.join
       end
 
@@ -48,7 +50,7 @@ module Core
       end
 
       def precedence(reason)
-        "#{list(reason.tasks.uniq { |id| name(id) }, 5)} wait for each other, one after another: that takes at least #{reason.need} rehearsals, and there are #{reason.have}."
+        "#{list(reason.tasks, 5)} wait for each other, one after another: that takes at least #{reason.need} rehearsals, and there are #{reason.have}."
       end
 
       def clique(reason)

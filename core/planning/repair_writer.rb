@@ -21,6 +21,7 @@ module Core
       def rehearsal(repair) = "one rehearsal more on #{name(repair.window.date)}, #{repair.window.minutes} minutes"
       def freed(repair) = "#{name(repair.who)} comes to all rehearsals"
       def fewer_passes(_repair) = "fewer passes: a fifth less time for what is taught"
+      def runs(repair) = "#{repair.share.first} full #{repair.share.first == 1 ? 'run' : 'runs'} ahead instead of #{repair.share.last}"
       def room(repair) = "a further room for #{repair.share} in every rehearsal"
       def quorum(repair) = "it goes ahead without #{list(repair.who)}, to be caught up before the join"
     end

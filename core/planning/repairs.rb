@@ -4,7 +4,8 @@ module Core
   module Planning
     # What would make an incomplete plan fit: each is tried with a quick search, and only what works is kept.
     class Repairs
-      # kind: :rehearsal, :freed, :fewer_passes, :room or :quorum; who, window: what it is about; problem: as it would be.
+      # kind: :rehearsal, :freed, :fewer_passes, :room, :runs or :quorum; who, window, share: what it is about; problem: as it would
+      # be.
       Repair = Struct.new(:kind, :who, :window, :share, :problem, :ready_window, keyword_init: true)
       FEWER = 0.8
 
@@ -30,7 +31,7 @@ module Core
         repair.dup.tap { |found| found.ready_window = plan.ready_window } if plan.complete?
       end
 
-      def candidates = [*freed, *quorum, *rehearsal, *rooms, *fewer]
+      def candidates = [*freed, *quorum, *rehearsal, *runs, *rooms, *fewer]
 
       def lost = @problem.tasks.select { |task| @unplaced.key?(task.id) }
 
@@ -83,6 +84,16 @@ module Core
       def extra(like, day)
         window = like.with(id: "extra", date: Date.jd(day).iso8601)
         Repair.new(kind: :rehearsal, window:, problem: @problem.with(windows: (@problem.windows + [window]).sort_by { |each| [each.day, each.start] }))
+      end
+
+      # Without the full runs that found no place; one at least is left.
+      def runs
+        runs = @problem.tasks.select(&:run?).map(&:id)
+        gone = runs & lost.map(&:id)
+        return [] if gone.empty? || gone.size == runs.size
+
+        tasks = @problem.tasks.reject { |task| gone.include?(task.id) }.map { |task| task.with(after: task.after - gone, after_window: task.after_window - gone) }
+        [Repair.new(kind: :runs, share: [runs.size - gone.size, runs.size], problem: @problem.with(tasks:))]
       end
 
       # A further room, as large as the largest call, in every rehearsal.

@@ -125,11 +125,11 @@ module Core
         steps >= @frame.least ? [steps, @frame.most, job.steps].min : 0
       end
 
-      # What waits for what needs more rehearsals, one after another, than there are.
+      # What waits for what needs more rehearsals, one after another, than there are: the longest such line.
       def chain
         earliest = Bound.new(@frame).earliest
-        stuck = @frame.in_order.find { |job| earliest[job.at] >= @frame.steps.size } or return []
-        line = line_to(stuck, earliest)
+        stuck = @frame.in_order.select { |job| earliest[job.at] >= @frame.steps.size }
+        line = stuck.map { |job| line_to(job, earliest) }.max_by.with_index { |each, i| [depth(each), -i] } or return []
         [Reason.new(type: :precedence, need: depth(line), have: @frame.steps.size, tasks: line.map(&:id), windows: [], unit: :rehearsals)]
       end
 

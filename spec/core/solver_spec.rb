@@ -97,6 +97,22 @@ RSpec.describe Core::Planning do
       expect(sentence(plan)).to eq "run-1, run-2 and run-3 wait for each other, one after another: that takes at least 3 rehearsals, and there are 2."
     end
 
+    it "names the longest line of what waits, counts what is called the same, and offers the runs that fit" do
+      tasks = (1..5).map { |i| task("run-#{i}", "run", 20, dancers: ["a"], after_window: i > 1 ? ["run-#{i - 1}"] : []) }
+      asked = problem(windows: [evening("w1", 4), evening("w2", 11)], tasks:, show_date: "2027-01-12")
+      plan = solve(asked)
+      names = { "run-1" => "Stumble-through", **(2..3).to_h { |i| ["run-#{i}", "Run with music"] }, **(4..5).to_h { |i| ["run-#{i}", "Run full out"] } }
+      said = "Stumble-through, 2 × Run with music and 2 × Run full out wait for each other, one after another: that takes at least 5 rehearsals, and there are 2."
+      expect(Core::Planning::ReasonWriter.new(names).text(plan.reasons.first)).to eq said
+      repair = Core::Planning::Repairs.new(asked, plan.unplaced).all.find { |each| each.kind == :runs }
+      expect([Core::Planning::RepairWriter.new.text(repair), repair.ready_window, repair.problem.tasks.map(&:id)]).to eq ["2 full runs ahead instead of 5", "w2", %w[run-1 run-2]]
+    end
+
+    it "never offers to do without any run" do
+      asked = problem(windows: [evening("w", 4)], tasks: [task("run-1", "run", 90, dancers: ["a"])], show_date: "2027-01-05")
+      expect(Core::Planning::Repairs.new(asked, solve(asked).unplaced).all.map(&:kind)).not_to include :runs
+    end
+
     it "finds tasks that share dancers pairwise though nobody is short alone" do
       pairs = [%w[a b], %w[b c], %w[a c]]
       tasks = pairs.each_with_index.map { |dancers, i| task("t#{i}", "learn", 25, dancers:) }

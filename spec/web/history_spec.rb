@@ -53,6 +53,15 @@ RSpec.describe "what is behind a plan", :web do
       expect(on(late, 2).work.map(&:actual_minutes).uniq).to eq [17]
     end
 
+    it "tells nobody of what is over" do
+      teacher = make_member(studio, "choreographer", person: studio.people.find_by!(name: "Odalys"))
+      make_plan
+      on(latest, 2).update_all(start_minute: 1130)
+      evening(2)
+      tell
+      expect(Records::Mail.where(studio:, recipient: teacher.account.email)).to be_empty
+    end
+
     it "leaves the rehearsals ahead to the draft" do
       make_plan
       ahead = words(on(latest, 9))
