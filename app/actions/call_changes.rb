@@ -45,9 +45,13 @@ module App
 
       # What people know, and what will hold. A rehearsal that was cancelled after they were told is one they still know of.
       def known
+        [@old && calls(@old, standing(@old.published_at)), calls(@new, standing(@new.published_at || Clock.now))].map(&:to_h)
+      end
+
+      # Rehearsals that had not been cancelled at a moment.
+      def standing(moment)
         all = @piece.studio.rehearsals
-        standing = all.where(cancelled_at: nil)
-        [@old && calls(@old, standing.or(all.where(cancelled_at: @old.published_at..))), calls(@new, standing)].map(&:to_h)
+        all.where(cancelled_at: nil).or(all.where(cancelled_at: moment..))
       end
 
       # {[person, rehearsal, date] => [first minute, last minute]}.

@@ -9,7 +9,7 @@ module App
       def of(ids)
         return "" if ids.empty?
 
-        cast = Records::Mapping::Works.cast(@piece)
+        cast = @cast ||= Records::Mapping::Works.cast(@piece)
         return I18n.t("calls.everyone", count: ids.size) if (cast.keys - ids).empty?
 
         whole = @piece.groups.select { |group| members(cast, group).any? && (members(cast, group) - ids).empty? }

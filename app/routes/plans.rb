@@ -21,6 +21,11 @@ module App
             "/pieces/#{piece.id}/plan"
           end
         end
+        app.allow(:member, get: "/pieces/:piece/plan/told") { page :told, piece_page(Pages::Told) }
+        app.allow :member, get: "/pieces/:piece/plan/told/:id" do
+          version = find(piece.plans.where.not(published_at: nil))
+          page :told_version, piece_page(Pages::Told, version:)
+        end
         app.allow :director, post: "/pieces/:piece/plan/wishes" do
           permit Policies::Piece, piece, :direct?
           result = Actions::SaveWishes.new(piece, params).run

@@ -12,17 +12,20 @@ module RouteWorld
     @ids ||= begin
       make_season(studio)
       clash
-      plan = App::Actions::MakePlan.new(piece, piece.revisions.first.account, studio.local(NOW)).run
+      told, plan = Array.new(2) { |i| make_plan.tap { |made| App::Actions::PublishPlan.new(made, NOW).run if i.zero? } }
       absence = dancer.absences.create!(studio:, from_date: "2027-02-10", to_date: "2027-02-10")
       entry = tick
-      base = { "piece" => piece.id, "token" => dancer_token, "number" => 1, "step" => "later", "kind" => "seated", "index" => 1, "which" => "opening", "absence" => absence.id, "/people:id" => dancer.id,
+      base = { "told" => told.id, "plan" => plan.id,
+               "piece" => piece.id, "token" => dancer_token, "number" => 1, "step" => "later", "kind" => "seated", "index" => 1, "which" => "opening", "absence" => absence.id, "/people:id" => dancer.id,
                "/rehearsals:id" => studio.rehearsals.first.id, "/rooms:id" => studio.rooms.first.id, "/memberships:id" => members["assistant"].id, "/studios:id" => studio.id,
-               "/outbox:id" => studio.mails.create!(recipient: "a@example.org", subject: "s", body: "b").id, "plan" => plan.id }
+               "/outbox:id" => studio.mails.create!(recipient: "a@example.org", subject: "s", body: "b").id }
       base.merge("entry" => entry.id, "slot" => plan.slots.find(&:work?).id, "link" => piece.links.first.id, "section" => piece.sections.first.id, "group" => piece.groups.first.id,
                  "correction" => piece.sections.first.corrections.create!(studio:, text: "soft knees", by_name: "M").id,
                  "word" => studio.own_steps.create!(name: "wiggle", like: "hip").id)
     end
   end
+
+  def make_plan = App::Actions::MakePlan.new(piece, piece.revisions.first.account, studio.local(NOW)).run
 
   # A join that does not fit, so that there is something to mend.
   def clash
@@ -40,7 +43,7 @@ module RouteWorld
 
   def concrete(rule)
     under = { "ticks" => "entry", "links" => "link", "sections" => "section", "groups" => "group", "plans" => "plan", "names" => "word", "slots" => "slot",
-              "corrections" => "correction" }[rule.path[%r{\A/pieces/:piece/(\w+)/:id}, 1]]
+              "corrections" => "correction", "told" => "told" }[rule.path[%r{\A/pieces/:piece/(?:plan/)?(\w+)/:id}, 1]]
     path = path_for(under ? rule.path.sub(":id", ":#{under}") : rule.path)
     return "#{path}?state=weight&n=0" if rule.path.end_with?("/mend")
 
