@@ -14,8 +14,10 @@ module App
 
       def to_h
         { "unplaced" => unplaced, "reasons" => sentences, "proven" => @plan.proven_impossible?, "repairs" => @plan.repairs.map { |repair| repair_text(repair) },
-          "minutes" => @draft.tasks.sum(&:minutes), "rehearsals" => @draft.problem.windows.size, "made_at" => @draft.now.iso8601, "cost" => @plan.cost, "rank" => @plan.rank,
-          "school" => @draft.school, "ready" => ready, "waiting" => @plan.calls.sum(&:waiting), "waits" => waits, "without" => without.presence, "fading" => @made.fading.presence, "changes" => @plan.changes&.to_h&.transform_keys(&:to_s) }.compact
+          "minutes" => @draft.tasks.sum(&:minutes), "rehearsals" => @draft.problem.windows.size,
+          "made_at" => @draft.now.iso8601, "cost" => @plan.cost, "rank" => @plan.rank,
+          "school" => @draft.school, "ready" => ready, "waiting" => @plan.calls.sum(&:waiting), "waits" => waits,
+          "without" => without.presence, "fading" => @made.fading.presence, "changes" => @plan.changes&.to_h&.transform_keys(&:to_s) }.compact
       end
 
       private

@@ -30,7 +30,7 @@ module Core
       def drop_and(_mend, name, _facts) = "Leave out the last move of #{name}"
       def drop_pickup(_mend, name, _facts) = "Start #{name} on one, without the pickup"
       def own_counts(_mend, name, facts) = "Make the last line of #{name} #{plural(facts[:counts], 'count')} long"
-      def extend_hold(_mend, name, facts) = "Hold at the end of #{name}: #{facts[:holds].values.uniq.sort.join(' and ')} more counts for those who are early"
+      def extend_hold(_mend, name, facts) = "Hold at the end of #{name}: #{facts[:holds].values.uniq.sort.join(' and ')} more #{facts[:holds].values.all?(1) ? 'count' : 'counts'} for those who are early"
       def name_tempo(_mend, name, facts) = "Say “#{facts[:name]}” on the first eight of #{name}"
       def put_down(mend, name, facts) = "Let go of the #{facts[:what]} on #{mend.count} of #{name}"
       def pick_up(mend, name, facts) = "Have the #{facts[:what]} in hand on #{mend.count} of #{name}"
