@@ -1,0 +1,81 @@
+# frozen_string_literal: true
+
+require "web_helper"
+
+# What is kept between requests must go when anything it shows changes: here by everything that can change a season.
+RSpec.describe App::SeasonStamp, :web do
+  let(:studio) { make_studio }
+  let(:director) { make_member(studio, "director") }
+  let(:piece) { make_piece(studio, director) }
+  let!(:dancers) { make_cast(piece) }
+  let(:plan) { piece.reload.latest_plan }
+
+  before do
+    make_season(studio)
+    sign_in director
+    send_form "/pieces/#{piece.id}/plan", {}
+  end
+
+  def stamp(at = NOW) = described_class.of(plan, studio.local(at))
+  def slot = plan.slots.work.first
+  def rehearsal = studio.rehearsals.standing.first
+
+  changes = {
+    "a cancelled rehearsal" => -> { rehearsal.update!(cancelled_at: NOW + 1) },
+    "a further rehearsal" => -> { make_season(studio, rooms: [["Loft", 9]], first: "2027-03-18", last: "2027-03-18", days: %w[4]) },
+    "an absence" => -> { dancers.first.absences.create!(studio:, from_date: NOW.to_date, to_date: NOW.to_date) },
+    "a visiting teacher's day" => -> { studio.visits.create!(person: studio.people.find_by!(name: "Odalys"), date: NOW.to_date) },
+    "a smaller room" => -> { studio.rooms.first.update!(capacity: 3) },
+    "a register" => -> { rehearsal.attendances.create!(studio:, person: dancers.first, present: false, by_name: "D") },
+    "how far it got" => -> { piece.sections.first.teachings.create!(studio_id: studio.id, eights: 2, day: NOW.to_date, by_name: "D", created_at: NOW) },
+    "minutes it took" => -> { slot.update!(actual_minutes: 31) },
+    "a pin" => -> { send_json "/pieces/#{piece.id}/slots/#{slot.id}/pin", {} },
+    "a slot that moved" => -> { slot.update!(start_minute: slot.start_minute + 5) },
+    "a slot that went" => -> { App::Actions::CopySlots.remove(plan, [plan.slots.where(kind: "cool_down").first]) },
+    "a plan that was told" => -> { send_form "/pieces/#{piece.id}/plans/#{plan.id}/publish", {} },
+    "a setting of the studio" => -> { studio.update!(settings: { "latest_finish" => 1200 }) },
+    "another piece's plan" => lambda {
+      other = make_piece(studio, director, title: "Spring Piece", lines: "Rain, 2 eights, Odalys").tap { |made| make_cast(made) }
+      App::Actions::MakePlan.new(other, director.account, studio.local(NOW)).run
+    }
+  }
+
+  changes.each do |what, change|
+    it "is another after #{what}" do
+      before = stamp
+      App::Clock.frozen_at = NOW + 60
+      instance_exec(&change)
+      studio.reload
+      expect(stamp).not_to eq before
+    end
+  end
+
+  it "is the same while nothing happens, until a rehearsal begins or a day is over" do
+    before = stamp
+    %w[/ /rehearsals /calls].each { |path| get path }
+    get "/pieces/#{piece.id}/plan"
+    expect([stamp, stamp(NOW + 1800)]).to all(eq(before))
+    expect([stamp(Time.utc(2027, 2, 2, 18)), stamp(Time.utc(2027, 2, 3, 1))].map { |later| later == before }).to eq [false, false]
+  end
+
+  it "is not touched by another studio" do
+    before = stamp
+    other = make_studio
+    make_season(other)
+    other.rehearsals.first.update!(cancelled_at: NOW)
+    expect(stamp).to eq before
+  end
+
+  it "shows on the plan at once what changed, whatever was kept" do
+    path = "/pieces/#{piece.id}/plan"
+    seen = -> { get(path).body }
+    first = seen.call
+    expect(seen.call.scan("data-slot=").size).to eq first.scan("data-slot=").size
+    send_json "/pieces/#{piece.id}/slots/#{slot.id}/pin", {}
+    expect([first, seen.call].map { |body| body.include?(", pinned") }).to eq [false, true]
+    rehearsal.update!(cancelled_at: NOW + 1)
+    expect([seen.call.include?("was cancelled"), seen.call.include?("6 rehearsals ahead")]).to eq [true, true]
+    dancers.first.update!(name: "Zora Test")
+    expect(seen.call).to include "Zora Test"
+  end
+end
