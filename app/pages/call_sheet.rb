@@ -59,7 +59,7 @@ module App
       private
 
       def changes_of(piece)
-        before = piece.plans.where.not(replaced_at: nil).where.not(published_at: nil).order(:replaced_at).last or return []
+        before = piece.told_before or return []
         told = Actions::CallChanges.new(piece, before, piece.published_plan, rehearsal.date).by_rehearsal.fetch(rehearsal.id, {})
         names = studio.people.where(id: told.keys).index_by(&:id)
         told.map { |id, change| [names.fetch(id), change] }

@@ -4,6 +4,8 @@ module App
   module Pages
     # A dancer's own page: when I am called, what I owe, my links.
     class MyPart
+      # Days for which a change is news.
+      NEWS = 7
       Owed = Struct.new(:name, :ring, :word, keyword_init: true)
       attr_reader :person
 
@@ -26,7 +28,20 @@ module App
         end.first(4)
       end
 
+      # What changed of what this person knew, soonest first: evenings that fell away, and for some days after a plan was told
+      # what it changed.
+      def changes = (cancelled + told).sort_by(&:first).map(&:last).uniq
+
       private
+
+      # [[date, words], …].
+      def cancelled
+        slots = @studio.slots.joins(:rehearsal, :slot_people, :plan).where(slot_people: { person_id: person.id }, plans: { replaced_at: nil, piece_id: @studio.pieces.running.select(:id) })
+        slots.where.not(plans: { published_at: nil }).where.not(rehearsals: { cancelled_at: nil }).where(rehearsals: { date: today.. }).reorder(nil).distinct.pluck("rehearsals.date")
+             .map { |date| [date, I18n.t("my_part.cancelled", day: Dates.day(date))] }
+      end
+
+      def told = pieces.flat_map { |mine| mine.told_changes(Clock.now - (NEWS * 86_400)) }.map { |change| [change.date, change.text] }
 
       def ahead
         ids = @studio.slot_people.where(person_id: person.id).pluck(:slot_id)

@@ -27,6 +27,15 @@ module App
         mine.reject { |item| @progress.learned?(@person.id, item.key) }.first(8).map { |item| [name(item), ring(item), Ring.word(@progress.rung(@person.id, item.key))] }
       end
 
+      # What changed of this person's calls since a moment: [Actions::CallChanges::Change]. Nothing where nobody was told before.
+      def told_changes(since)
+        told = @piece.plans.where.not(published_at: nil).order(:published_at, :number).to_a
+        before = told.reverse.find { |plan| plan.published_at < since } || told.first
+        return [] if before.nil? || before == @piece.published_plan
+
+        Actions::CallChanges.new(@piece, before, @piece.published_plan, @today).all.fetch(@person.id, [])
+      end
+
       def places
         @work.order.links.map do |link|
           item = @items.of_link(link.index)

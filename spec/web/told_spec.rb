@@ -72,4 +72,39 @@ RSpec.describe "what was told", :web do
     sign_in make_member(make_studio, "director")
     expect(get("/pieces/#{piece.id}/plan/told").status).to eq 404
   end
+
+  describe "on a dancer's own page" do
+    let(:page) { "/my/#{studio.people.find_by!(name: 'Ada Test').person_links.issue(studio_id: studio.id).last}" }
+
+    it "is marked for a week: what is new, other, or fell away, against what was known before" do
+      first = plan_at(NOW)
+      expect(shown(page)).not_to include "Changed this week"
+      evening = first_slot(first).rehearsal
+      evening.update!(cancelled_at: NOW + 3600)
+      App::Clock.frozen_at = NOW + 3600
+      expect(shown(page)).to match(/Next call Tue 9 Feb.*Changed this week Tue 2 Feb: cancelled/)
+      plan_at(NOW + 7200, "repair")
+      expect(shown(page)).to include "Changed this week Tue 2 Feb: no longer called (was 18:00"
+      App::Clock.frozen_at = NOW + (8 * 86_400)
+      expect(shown(page)).not_to include "Changed this week"
+    end
+
+    it "counts from what was known a week ago, through several plans, and shows nobody else's" do
+      first = plan_at(NOW)
+      day = first.slots.work.where(kind: "run").includes(:rehearsal).map(&:rehearsal).max_by(&:date)
+      known = first.slots.where(rehearsal: day).then { |slots| [slots.minimum(:start_minute), slots.map(&:end_minute).max] }
+      2.times { |i| tell_moved(NOW + (3600 * (i + 1)), day, 10) }
+      from, to, *old = [*known.map { |minute| minute + 20 }, *known].map { |minute| Formats::Times.clock(minute) }
+      expect(shown(page)).to include "Changed this week #{App::Pages::Dates.day(day.date)}: #{from} – #{to} instead of #{old.join(' – ')} Winter Piece"
+    end
+
+    # The told plan once more, with one evening so many minutes later than in the one before.
+    def tell_moved(time, day, minutes)
+      App::Clock.frozen_at = time
+      told = piece.reload.published_plan
+      draft, = App::Actions::DraftOf.new(piece, director.account).of(told.slots.first)
+      draft.slots.where(rehearsal: day).reorder(nil).update_all(["start_minute = start_minute + ?", minutes])
+      send_form "/pieces/#{piece.id}/plans/#{draft.id}/publish", {}
+    end
+  end
 end
