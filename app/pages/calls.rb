@@ -22,7 +22,23 @@ module App
       def titles(rehearsal) = titles_by_rehearsal.fetch(rehearsal.id, [])
       def called(rehearsal) = called_by_rehearsal.fetch(rehearsal.id, 0)
 
+      # How many people's calls to a rehearsal changed with the plan they were told last, as long as that is news.
+      def changed(rehearsal) = changed_by_rehearsal.fetch(rehearsal.id, 0)
+
       private
+
+      def changed_by_rehearsal
+        @changed_by_rehearsal ||= (piece ? [piece] : member.studio.pieces.running).map { |each| changes(each) }.reduce({}) { |sum, more| sum.merge(more) { |_, a, b| a + b } }
+      end
+
+      # {rehearsal id => people}.
+      def changes(piece)
+        plan = piece.published_plan
+        before = piece.told_before
+        return {} unless plan && before && plan.published_at > Clock.now - (MyPart::NEWS * 86_400)
+
+        Snapshots.of(piece).held(:told_changes, SeasonStamp.of(plan, @now)) { Actions::CallChanges.new(piece, before, plan, @now.to_date).by_rehearsal.transform_values(&:size) }
+      end
 
       def titles_by_rehearsal = @titles_by_rehearsal ||= slots.work.pluck(:rehearsal_id, :title).group_by(&:first).transform_values { |same| same.map(&:last) }
       def called_by_rehearsal = @called_by_rehearsal ||= slots.joins(:slot_people).reorder(nil).group(:rehearsal_id).distinct.count("slot_people.person_id")

@@ -55,6 +55,18 @@ RSpec.describe "what was told", :web do
     expect(new).not_to include "Tue 2 Feb 18:00 – 20:00"
   end
 
+  it "is marked in the list of calls for a week, of all pieces or one" do
+    first = plan_at(NOW)
+    expect(shown("/pieces/#{piece.id}/calls")).not_to include "changed for"
+    first_slot(first).rehearsal.update!(cancelled_at: NOW + 3600)
+    second = plan_at(NOW + 7200, "repair")
+    day = App::Pages::Dates.day(first_slot(second).rehearsal.date)
+    ["/pieces/#{piece.id}/calls", "/calls"].each { |path| expect(shown(path)).to match(/#{day} 18:00 – 20:00 [^–]* changed for \d people/) }
+    expect(shown("/calls").scan("changed for").size).to be < studio.rehearsals.standing.count
+    App::Clock.frozen_at = NOW + (8 * 86_400)
+    expect(shown("/calls")).not_to include "changed for"
+  end
+
   it "keeps what was behind it apart from what was ahead" do
     plan_at(NOW)
     late = plan_at(Time.utc(2027, 2, 9, 22))
