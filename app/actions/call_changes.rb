@@ -51,7 +51,7 @@ module App
       # Rehearsals that had not been cancelled at a moment.
       def standing(moment)
         all = @piece.studio.rehearsals
-        all.where(cancelled_at: nil).or(all.where(cancelled_at: moment..))
+        all.where(cancelled_at: nil).or(all.where("rehearsals.cancelled_at > ?", moment))
       end
 
       # {[person, rehearsal, date] => [first minute, last minute]}.

@@ -148,14 +148,14 @@ module App
         person.absences.create!(studio_id: @studio.id, from_date: @monday + (week * 7) + day, to_date: @monday + (last_week * 7) + day)
       end
 
-      # The plan of five weeks ago was told and rehearsed; today's takes it from there.
+      # The plan of five weeks ago was told and rehearsed; today's keeps what still stands of it.
       def season
         began = @monday - (Builder::WEEKS * 7) - 2
         first = Actions::MakePlan.new(@piece, @director, began.to_time(:utc)).run
         Actions::PublishPlan.new(first, began.to_time(:utc)).run
         History.new(@piece, first, @director, @studio.local(@now)).write
         @piece.reload
-        Actions::PublishPlan.new(Actions::MakePlan.new(@piece, @director, @studio.local(@now)).run, @now).run
+        Actions::PublishPlan.new(Actions::MakePlan.new(@piece, @director, @studio.local(@now), way: "repair").run, @now).run
         @studio.people.find_by!(name: "Ada Quill").person_links.create!(studio_id: @studio.id, token_digest: Records::Token.digest("demo-#{@studio.id}"))
       end
     end

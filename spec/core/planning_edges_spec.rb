@@ -40,6 +40,42 @@ RSpec.describe Core::Planning do
       expect(kept(told, tasks: [long.with(minutes: 30)])).to eq [["waltz", "w1", 0]]
     end
 
+    # A lesson that went wrong, a join waiting for it, and three runs after that, each in its own evening.
+    def season(lesson: 20, first: "19:00")
+      tasks = [task("lesson", "learn", lesson, dancers: ["Ada"]), task("join", "join", 10, dancers: %w[Ada Bram], after: ["lesson"]),
+               *(1..3).map { |i| task("run-#{i}", "run", 20, dancers: %w[Ada Bram], after: ["join"], after_window: i > 1 ? ["run-#{i - 1}"] : []) }]
+      told = [at("join", "w1", 0, minutes: 10), *(1..3).map { |i| at("run-#{i}", "w#{i}", i == 1 ? 30 : 0, minutes: 20) }]
+      problem(tasks, windows: [evening("w1", 4, first), evening("w2", 11), evening("w3", 18), evening("w4", 25)], plan: told)
+    end
+
+    def lies(plan) = plan.placements.map { |each| [each.task, each.window, each.start] }
+
+    it "fits in before what waits, without moving what comes later" do
+      plan = described_class.new(season, effort: "quick").repair
+      expect(lies(plan)).to eq [["lesson", "w1", 0], ["join", "w1", 20], ["run-1", "w1", 30], ["run-2", "w2", 0], ["run-3", "w3", 0]]
+      expect(plan.changes.to_h).to eq(new_calls: 0, cancelled: 0, shifted: 1)
+    end
+
+    it "sets free no more of the next rehearsals than it takes" do
+      plan = described_class.new(season(lesson: 25), effort: "quick").repair
+      expect([plan.complete?, lies(plan).last(2).map { |row| row.first(2) }, plan.changes.shifted]).to eq [true, [%w[run-2 w2], %w[run-3 w3]], 2]
+      later = described_class.new(season(lesson: 50), effort: "quick").repair
+      expect([later.complete?, lies(later).last(3).map { |row| row.first(2) }]).to eq [true, [%w[run-1 w2], %w[run-2 w3], %w[run-3 w4]]]
+    end
+
+    it "keeps no block whose turn has not come, when not everything fits" do
+      each_case(40) do |random|
+        asked = season(lesson: random.rand(4..16) * 5, first: %w[18:20 18:45 19:00].sample(random:)).then do |made|
+          away = Array.new(random.rand(0..3)) { { who: %w[Ada Bram].sample(random:), date: made.windows.sample(random:).date, from: [nil, 1095].sample(random:), to: nil } }
+          made.with(unavailable: away)
+        end
+        plan = described_class.new(asked, effort: "quick").repair
+        placed = plan.placements.to_h { |each| [each.task, [each.window, each.start]] }
+        asked.tasks.each { |each| expect(placed.keys & each.before).to match_array(each.before) if placed.key?(each.id) }
+        placed.slice("lesson", "join", "run-1").values.each_cons(2) { |one, other| expect(one <=> other).to eq(-1) }
+      end
+    end
+
     it "prefers few changes to little waiting, and what was promised to few changes" do
       asked = problem([waltz, run], plan: [at("waltz", "w2", 0), at("run", "w2", 30)])
       best = described_class.new(asked, effort: "normal").best
