@@ -24,7 +24,7 @@ module Core
       def initialize(own: [])
         @steps = [*own, *STYLES.flatten].freeze
         @names = {}
-        @exact = @steps.to_h { |step| [step.name, step] }
+        @exact = @steps.reverse.to_h { |step| [step.name, step] }
         @steps.each { |step| [step.name, *step.aliases].each { |name| @names[Vocabulary.fold(name)] ||= step } }
         @longest = @names.keys.map(&:split).group_by(&:first).transform_values { |names| names.map(&:size).max }
       end
