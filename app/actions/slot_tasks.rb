@@ -16,6 +16,17 @@ module App
 
       def slots = @slots ||= @plan.slots.work.where(rehearsal_id: @season.open.map(&:id)).to_a
 
+      # Recap and music ahead, as the core has them.
+      def ends
+        windows = problem.windows.to_h { |window| [window.id, window] }
+        @plan.slots.where(kind: Records::Slot::ENDS, rehearsal_id: @season.open.map(&:id)).includes(:slot_people).filter_map do |slot|
+          window = windows["w#{slot.rehearsal_id}"] or next
+          people = slot.slot_people.group_by(&:role).transform_values { |called| called.map { |each| Records::Mapping::Seasons.person(each.person_id) } }
+          Planning::Bookends::Bookend.new(kind: slot.kind, window: window.id, start: slot.start_minute - window.start, minutes: slot.minutes, room: "r#{slot.room_id}",
+                                          dancers: people.fetch("dancer", []), choreographers: people.fetch("teacher", []), tasks: [])
+        end
+      end
+
       # Ids of people called to a slot as "dancer" or "teacher".
       def called(slot, role) = people.fetch([slot.id, role], [])
 

@@ -47,8 +47,9 @@ module App
           permit Policies::Piece, piece, :direct?
           variation = Actions::Variation.new(piece, params)
           halt 404 unless variation.valid?
+          way = piece_page(Pages::WhatIf, asked: params).way
           variation.accept
-          Actions::BeginPlan.new(studio.pieces.find(piece.id), account, local_now).run
+          Actions::BeginPlan.new(studio.pieces.find(piece.id), account, local_now, way:).run
           say t("what_if.taken")
           redirect "/pieces/#{piece.id}/plan"
         end

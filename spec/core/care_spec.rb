@@ -172,7 +172,7 @@ RSpec.describe Core::Planning do
 
   it "breaks no rule of care in any plan, minute by minute" do
     shown = Hash.new(0)
-    each_case(60) do |random|
+    each_case(40) do |random|
       asked = random_season(random)
       plan = solve(asked)
       expect(faults(asked, plan)).to be_empty

@@ -55,7 +55,7 @@ RSpec.describe "odd input", :web do
     sign_in members["director"]
     rules = App::Access::RULES.reject { |rule| rule.roles.intersect?(%i[anyone bearer]) || rule.path.include?("sign-out") || rule.path == "/leave" }
     paths = rules.map { |rule| [rule, concrete(rule)] }
-    each_case(4) do |random|
+    each_case(3) do |random|
       crashed = paths.filter_map { |rule, path| answer(rule, path, random) }
       expect(crashed).to be_empty, crashed.join("\n")
     end
@@ -64,7 +64,7 @@ RSpec.describe "odd input", :web do
   it "is answered at the doors, signed out" do
     dancer
     doors = App::Access::RULES.select { |rule| rule.roles.intersect?(%i[anyone bearer]) }
-    each_case(8) do |random|
+    each_case(5) do |random|
       clear_cookies
       crashed = doors.filter_map { |rule| answer(rule, rule.path.gsub(/:\w+/) { ["x", "%00", "%C3%A9", "0", "a.b"].sample(random:) }, random) }
       expect(crashed.grep_v(/ready: 503/)).to be_empty, crashed.join("\n")

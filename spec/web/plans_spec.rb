@@ -101,6 +101,19 @@ RSpec.describe "planning", :web do
       expect([rehearsal.reload.cancelled_at.nil?, work_slots.none? { |slot| slot.rehearsal_id == rehearsal.id }]).to eq [false, true]
     end
 
+    it "shows the plan as it is, and just what comes when it is done" do
+      told_plan
+      before = work_slots.select { |slot| slot.kind == "run" }.map { |slot| slot.rehearsal.date }.max
+      rehearsal = work_slots.find { |slot| slot.kind == "run" }.rehearsal
+      shown = text("#{plan_path}/what-if?change=without&rehearsal=#{rehearsal.id}")
+      ready, waiting, changes = shown.match(/All done (\w+ \d+ \w+) .*? People wait, all together (\d+) min .*? Changes for people none (\d+ new calls?, \d+ cancelled, \d+ slots?) shifted/).captures
+      expect([ready, waiting.to_i]).to eq [App::Pages::Dates.day(before), latest.result["waiting"]]
+      after = shown[/All done \w+ \d+ \w+ (\w+ \d+ \w+)/, 1]
+      send_form "#{plan_path}/what-if", { "change" => "without", "rehearsal" => rehearsal.id.to_s }
+      expect(App::Pages::Dates.day(work_slots.select { |slot| slot.kind == "run" }.map { |slot| slot.rehearsal.date }.max)).to eq after
+      expect(changes.scan(/\d+/).map(&:to_i)).to eq latest.result["changes"].values_at("new_calls", "cancelled", "shifted")
+    end
+
     it "adds a rehearsal, frees somebody, gives a section to another teacher, and takes no nonsense" do
       person = studio.people.find_by!(name: "Odalys")
       person.absences.create!(studio:, from_date: "2027-01-28", to_date: "2027-02-28")
