@@ -4,7 +4,7 @@ module App
   module Actions
     # Tasks from the piece and its progress, a problem from the season, a plan from the solver, rows from the plan. What is
     # past in the plan people were told stays; pinned slots stay where they are. way: "repair" keeps what still stands,
-    # "anew" solves everything; nil where there is nothing to keep.
+    # "anew" solves everything, with a price on what changes (the way where none is said); nothing is kept where nobody was told.
     class MakePlan
       Planning = Core::Planning
       private_constant :Planning
@@ -13,13 +13,13 @@ module App
         @piece = piece
         @account = account
         @now = now
-        @way = way
+        @way = way || ("anew" if piece.published_plan)
         @effort = effort
         @draft = draft
       end
 
       def run
-        made = Refreshed.new(@draft, solve)
+        made = Refreshed.new(@draft, repaired(solve))
         Records::Plan.transaction { saving(made, kept: @draft.past_slots).run }
       end
 
@@ -30,22 +30,21 @@ module App
 
       # The plan of the core, not yet saved.
       def solve(**how)
-        return Planning::Solver.new(problem, effort: @effort, **how).plan.then { |plan| repaired(plan) } unless @way
+        return Planning::Solver.new(problem, effort: @effort, **how).plan unless @way
 
         again = Planning::Replan.new(problem(plan: told), effort: @effort, **how)
         @way == "repair" ? again.repair : again.anew
       end
 
-      def problem(**more) = @draft.problem(**more, pinned: @draft.season.pinned)
-      def told = @told ||= @draft.season.placements(@draft.plan)
-
-      private
-
+      # The plan with what would make it fit, where it does not.
       def repaired(plan)
         return plan if plan.complete?
 
         plan.with_repairs(Planning::Repairs.new(problem, plan.unplaced, quorum: @piece.setting("quorum")).all)
       end
+
+      def problem(**more) = @draft.problem(**more, pinned: @draft.season.pinned)
+      def told = @told ||= @draft.season.placements(@draft.plan)
     end
   end
 end

@@ -25,7 +25,7 @@ module App
         draft = Actions::PlanDraft.new(piece, piece.studio.local(Clock.now))
         maker = Actions::MakePlan.new(piece, nil, draft.now, way: @row.search["way"], effort: EFFORT, draft:)
         plan = maker.solve(stop: -> { stop? }, progress: ->(unplaced, ready, share) { note("unplaced" => unplaced, "ready" => draft.problem.windows[ready]&.date, "share" => share) })
-        made = Actions::Refreshed.new(draft, plan)
+        made = Actions::Refreshed.new(draft, maker.repaired(plan))
         found = better?(made.plan) && take(maker.saving(made))
         note("state" => "done", "better" => found, "share" => 1)
       end

@@ -24,7 +24,8 @@ RSpec.describe "the demo", :browser do
     expect(page).to have_css("tr[data-p]", count: 6)
     click_link "Plan"
     expect(page).to have_text("to spare").and have_text("5 of 5")
-    click_button "Plan again from today"
+    click_link "Plan again from today"
+    within(first("section", text: "Make it anew")) { click_button "Take this one" }
     expect(page).to have_text("This plan is a draft; calls still follow the one before")
   end
 
