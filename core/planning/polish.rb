@@ -17,6 +17,12 @@ module Core
         @frame.steps.each_index { |window| order(window) }
       end
 
+      # Each rehearsal as early as it can begin: nobody comes for an empty hour.
+      def start_early(fixed: [])
+        @fixed = fixed
+        @frame.steps.each_index { |window| early(window) }
+      end
+
       private
 
       def order(window)
@@ -28,6 +34,33 @@ module Core
         pairs.each { |job, block| @table.take_block(job, block) }
         put = place(wanted, window)
         undo(put, pairs) unless put.size == pairs.size && @score.of(@table) < before
+      end
+
+      # Everything in a rehearsal as much earlier as all of it can be, unless the plan is worse for it.
+      def early(window)
+        pairs = blocks(window)
+        first = pairs.map { |_, block| block.start }.min
+        return if first.nil? || first.zero? || pairs.any? { |job, _| @fixed.include?(job.id) }
+
+        before = @score.of(@table)
+        pairs.each { |job, block| @table.take_block(job, block) }
+        put = first.downto(1).lazy.filter_map { |steps| shifted(pairs, window, steps) }.first
+        undo(put || [], pairs) if put.nil? || @score.of(@table) > before
+      end
+
+      # Blocks put so many steps earlier, or nil with nothing put.
+      def shifted(pairs, window, steps)
+        put = pairs.each_with_object([]) do |(job, block), done|
+          start = block.start - steps
+          break done unless @places.next_start(job, window, start, block.steps) == start
+
+          @table.put(job, window, start, block.steps, @table.room_at(job, window, start, block.steps))
+          done << [job, @table.blocks[job.at].last]
+        end
+        return put if put.size == pairs.size
+
+        put.each { |job, block| @table.take_block(job, block) }
+        nil
       end
 
       # [[job, block], …] in order of time.

@@ -38,7 +38,7 @@ module Core
       # The first complete plan, or the fullest, by serial placement alone.
       def first
         rules = Construct::RULES.keys.map { |rule| built { |table, last| @construct.table(rule, last:, table:) } }
-        rules.min_by.with_index { |table, i| [table.unplaced, [ready(table), promised].max, table.cost, i] }
+        rules.min_by.with_index { |table, i| [table.unplaced, [ready(table), wanted].max, table.cost, i] }
       end
 
       # Index of the window by whose end the last run (or the last task) is done.
@@ -98,8 +98,10 @@ module Core
         last = [ready(table), wanted].max
         last = @frame.steps.size - 1 unless table.unplaced.zero?
         search(table, score, last, @budget)
-        Polish.new(table, score).run(fixed: @fixed)
+        polish = Polish.new(table, score)
+        polish.run(fixed: @fixed)
         search(table, score, last, @budget / 4)
+        polish.start_early(fixed: @fixed)
       end
 
       def search(table, score, last, iterations, **how)
@@ -107,12 +109,13 @@ module Core
       end
 
       def bound = @bound ||= Bound.new(@frame).ready
-      def target = index(@problem.target_window)
-      def promised = index(@problem.promised)
 
-      # To be ready earlier is worth nothing: until the target, or until what people were told.
-      def wanted = @wanted ||= [target, promised].max
-      def index(id) = (id && @frame.windows.index { |window| window.id == id }) || 0
+      # Index of the window until which being ready earlier is worth nothing: the target, or what people were promised where
+      # that is earlier; 0 where nothing is said.
+      def wanted
+        @wanted ||= [@problem.target_window, @problem.promised].compact.filter_map { |id| @frame.windows.index { |window| window.id == id } }.min || 0
+      end
+
       def score = @score ||= Score.new(@frame, even: !@problem.target_window.nil?, told: told)
       def told = @told ||= @problem.plan.empty? ? nil : Changes.new(@frame, @problem.plan)
       def tell(table, share) = @progress&.call(table.unplaced * @problem.grid, ready(table), share)

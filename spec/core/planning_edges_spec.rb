@@ -87,6 +87,21 @@ RSpec.describe Core::Planning do
     end
   end
 
+  describe Core::Planning::Polish do
+    it "starts a rehearsal as early as all of it can, and leaves what is fixed" do
+      tasks = [task("a", "learn", 20, dancers: ["Ada"]), task("b", "learn", 20, dancers: ["Bram"])]
+      asked = problem(tasks, unavailable: [{ who: "Ada", date: "2027-01-04", from: nil, to: 1090 }])
+      frame = Core::Planning::Frame.new(asked)
+      starts = lambda do |fixed|
+        table = Core::Planning::Table.new(frame)
+        [["a", 6], ["b", 8]].each { |id, start| table.put(frame.job(id), 0, start, 2, 0) }
+        described_class.new(table, Core::Planning::Score.new(frame)).start_early(fixed:)
+        %w[a b].map { |id| table.blocks[frame.job(id).at].map(&:start) }
+      end
+      expect([starts.call([]), starts.call(["b"])]).to eq [[[2], [4]], [[6], [8]]]
+    end
+  end
+
   describe Core::Planning::Changes do
     it "prices a new call, a cancelled one and a shifted slot" do
       tasks = [task("a", "learn", 30, dancers: %w[Ada Bram]), task("b", "learn", 30, dancers: ["Ada"])]
