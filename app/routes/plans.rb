@@ -6,6 +6,7 @@ module App
     module Plans
       def self.registered(app)
         making(app)
+        telling(app)
         comparing(app)
         searching(app)
         moving(app)
@@ -21,16 +22,19 @@ module App
             "/pieces/#{piece.id}/plan"
           end
         end
-        app.allow(:member, get: "/pieces/:piece/plan/told") { page :told, piece_page(Pages::Told) }
-        app.allow :member, get: "/pieces/:piece/plan/told/:id" do
-          version = find(piece.plans.where.not(published_at: nil))
-          page :told_version, piece_page(Pages::Told, version:)
-        end
         app.allow :director, post: "/pieces/:piece/plan/wishes" do
           permit Policies::Piece, piece, :direct?
           result = Actions::SaveWishes.new(piece, params).run
           say(result.ok? ? t("plans.wishes_saved") : result.errors.values.first)
           redirect "/pieces/#{piece.id}/plan"
+        end
+      end
+
+      def self.telling(app)
+        app.allow(:member, get: "/pieces/:piece/plan/told") { page :told, piece_page(Pages::Told) }
+        app.allow :member, get: "/pieces/:piece/plan/told/:id" do
+          version = find(piece.plans.where.not(published_at: nil))
+          page :told_version, piece_page(Pages::Told, version:)
         end
         app.allow :director, post: "/pieces/:piece/plans/:id/publish" do
           permit Policies::Piece, piece, :direct?
