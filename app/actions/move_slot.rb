@@ -51,7 +51,7 @@ module App
         check.breaks.map { |found| I18n.t("moves.#{found.kind}", names: list(found.who.map { |id| people.fetch(id, id) }), tasks: list(found.tasks.map { |id| titles.fetch(id, id) })) }.join(" ")
       end
 
-      def list(words) = words.size > 3 ? "#{words.first(3).join(', ')} and #{words.size - 3} more" : words.to_sentence
+      def list(words) = Pages::Few.of(words)
 
       def save(found)
         window = problem.windows.find { |each| each.id == found.window }

@@ -23,7 +23,7 @@ module App
       def season = @season ||= Records::Mapping::Seasons.new(piece, now:)
 
       def tasks
-        @tasks ||= variation.tasks(Planning::Schools::ALL.fetch(school, Planning::Schools::AddOn).new(work, items:, progress:, estimate:, **wishes).tasks)
+        @tasks ||= Planning::Schools::ALL.fetch(school, Planning::Schools::AddOn).new(work, items:, progress:, estimate:, **wishes).tasks
       end
 
       def progress = snapshot.progress

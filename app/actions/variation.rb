@@ -42,15 +42,10 @@ module App
       end
 
       def work(work)
+        return work.sections.reduce(work) { |changed, each| Core::Joins::Edit.section(changed, each.id) { |own| own.with(**passed(own)) } } if passes
         return work unless kind == "teacher" && valid?
 
         Core::Joins::Edit.section(work, section.id) { |each| each.with(choreographer: teacher.id) }
-      end
-
-      def tasks(tasks)
-        return tasks unless passes
-
-        tasks.map { |task| task.split ? task.with(minutes: [(task.minutes * passes / 5).ceil * 5, 5].max) : task }
       end
 
       def problem(problem)
@@ -68,13 +63,18 @@ module App
         when "without" then rehearsal.update!(cancelled_at: Clock.now)
         when "extra" then AddRehearsals.new(@studio, { "single" => extra.date, "start" => @params["start"], "end" => @params["end"], "rooms" => @studio.rooms.open.ids.map(&:to_s) }).run
         when "freed" then free
-        when "passes" then @piece.sections.each { |row| row.update!(difficulty: (row.difficulty * passes).clamp(0.7, 1.6).round(2)) }
+        when "passes" then @piece.sections.each { |row| row.update!(**passed(row)) }
         else section.update!(choreographer: teacher)
         end
         @piece.reload.touch
       end
 
       private
+
+      # What fewer or more passes make of a section (as a row or in the core): its difficulty, and minutes set by hand.
+      def passed(section)
+        { difficulty: (section.difficulty * passes).clamp(0.7, 1.6).round(2), minutes: section.minutes && [(section.minutes * passes / 5).ceil * 5, 5].max }
+      end
 
       def id(name) = @params[name].to_s[/\A\d{1,18}\z/] || -1
 
@@ -96,7 +96,9 @@ module App
 
       def window
         care = Records::Mapping::Seasons.care(@studio)
-        Core::Planning::Window.new(id: "extra", date: date.iso8601, start: from + care.long_warm_up, finish: to - care.cool_down, rooms: rooms.map { |room| ["r#{room.id}", room.capacity] })
+        start = from + care.warm_up_for(@piece.sections.flat_map(&:hazards).uniq)
+        length = to - care.cool_down - start
+        Core::Planning::Window.new(id: "extra", date: date.iso8601, start:, finish: start + (length / 5 * 5), rooms: rooms.map { |room| ["r#{room.id}", room.capacity] })
       end
 
       def rooms = @rooms ||= @studio.rooms.open.to_a

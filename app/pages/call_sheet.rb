@@ -24,7 +24,7 @@ module App
 
       def who(slot)
         dancers = slot.slot_people.select { |called| called.role == "dancer" }.map(&:person_id)
-        CallNames.new(slot.plan.piece).of(dancers)
+        names(slot.plan.piece).of(dancers)
       end
 
       # Everybody called, by arrival and name; the same times are one line.
@@ -57,6 +57,8 @@ module App
       def starts = pieces.flat_map { |piece| piece_starts(piece) }
 
       private
+
+      def names(piece) = (@names ||= {})[piece.id] ||= CallNames.new(piece)
 
       def changes_of(piece)
         before = piece.told_before or return []

@@ -18,7 +18,7 @@ module App
       def versions = @versions ||= plans.each_with_index.map { |plan, i| version(plan, plans[i + 1]) }
 
       # The one that is shown.
-      def version_shown = @version_shown ||= versions.find { |version| version.plan.id == @plan.id }
+      def version_shown = @version_shown ||= version(@plan, plans[plans.index(@plan) + 1])
       def day_of(plan) = piece.studio.local(plan.published_at)
 
       # [[rehearsal, its slots], …] in order of dates; those that were ahead when it was told, then those behind.
@@ -31,7 +31,7 @@ module App
       # [[names, [what changed]], …] of the version shown, against the one before; the same for several is said once.
       def changes
         told = version_shown.changes.filter_map { |id, list| (person = people[id]) && [person.name, list.map(&:text)] }
-        told.group_by(&:last).map { |texts, same| [list(same.map(&:first).sort), texts] }.sort_by { |names, _| names }
+        told.group_by(&:last).map { |texts, same| [Few.of(same.map(&:first).sort, NAMES), texts] }.sort_by { |names, _| names }
       end
 
       private
@@ -44,8 +44,6 @@ module App
         at = day_of(@plan)
         ([rehearsal.date, rehearsal.start_minute] <=> [at.to_date, (at.hour * 60) + at.min]) <= 0
       end
-
-      def list(names) = names.size > NAMES ? "#{names.first(NAMES).join(', ')} #{I18n.t('plans.more', count: names.size - NAMES)}" : names.to_sentence
 
       def plans = @plans ||= piece.plans.where.not(published_at: nil).order(published_at: :desc, number: :desc).to_a
 

@@ -94,7 +94,7 @@ module App
       def name(id) = @snapshot.people[id]&.name.to_s
       def date(upset) = Date.iso8601(windows.fetch(upset.window).date)
       def windows = @windows ||= @ahead.problem.windows.to_h { |window| [window.id, window] }
-      def list(words) = words.size > MOST ? "#{words.first(MOST).join(', ')} #{I18n.t('plans.more', count: words.size - MOST)}" : words.to_sentence
+      def list(words) = Few.of(words, MOST)
     end
   end
 end

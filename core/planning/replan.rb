@@ -59,7 +59,8 @@ module Core
       def whole(placements)
         minutes = placements.group_by(&:task).transform_values { |same| same.sum(&:minutes) }
         missing = @problem.tasks.reject { |task| minutes.fetch(task.id, 0) >= @problem.left(task) }.map(&:id)
-        placements.reject { |placement| waiting_for(missing).include?(placement.task) }
+        waiting = waiting_for(missing)
+        placements.reject { |placement| waiting.include?(placement.task) }
       end
 
       def fitted(kept) = Solver.new(@problem.with(pinned: [*@problem.pinned, *kept]), **@how).plan

@@ -114,6 +114,20 @@ RSpec.describe "planning", :web do
       expect(changes.scan(/\d+/).map(&:to_i)).to eq latest.result["changes"].values_at("new_calls", "cancelled", "shifted")
     end
 
+    it "does what it shows, whatever is changed" do
+      studio.people.find_by!(name: "Odalys").absences.create!(studio:, from_date: "2027-02-09", to_date: "2027-02-16")
+      told_plan
+      mirela, odalys = %w[Mirela Odalys].map { |name| studio.people.find_by!(name:).id.to_s }
+      asked = [{ "change" => "extra", "date" => "2027-02-06", "start" => "10:00", "end" => "13:00" }, { "change" => "freed", "person" => odalys }, { "change" => "passes", "passes" => "more" },
+               { "change" => "teacher", "section" => piece.sections.first.id.to_s, "teacher" => mirela }, { "change" => "school", "school" => "sections" }]
+      asked.each do |change|
+        shown = text("#{plan_path}/what-if?#{Rack::Utils.build_query(change)}")
+        send_form "#{plan_path}/what-if", change
+        expect(shown[/Changes for people none ([^.]*?) shifted/, 1].scan(/\d+/).map(&:to_i)).to eq(latest.result["changes"].values_at("new_calls", "cancelled", "shifted")), change.inspect
+        send_form "/pieces/#{piece.id}/plans/#{latest.id}/publish", {}
+      end
+    end
+
     it "adds a rehearsal, frees somebody, gives a section to another teacher, and takes no nonsense" do
       person = studio.people.find_by!(name: "Odalys")
       person.absences.create!(studio:, from_date: "2027-01-28", to_date: "2027-02-28")

@@ -1,0 +1,10 @@
+# frozen_string_literal: true
+
+module App
+  module Pages
+    # A list that stays short: "Ada, Bram and Cleo", or "Ada, Bram, Cleo and 4 more".
+    module Few
+      def self.of(words, most = 3) = words.size > most ? "#{words.first(most).join(', ')} #{I18n.t('few.more', count: words.size - most)}" : words.to_sentence
+    end
+  end
+end
