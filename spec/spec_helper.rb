@@ -2,6 +2,8 @@
 
 ENV["APP_ENV"] = ENV["RACK_ENV"] = "test"
 
+HOUSE = File.expand_path("..", __dir__)
+
 require_relative "../core/core"
 require_relative "../formats/formats"
 require_relative "support/core_builders"
