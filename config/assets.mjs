@@ -1,7 +1,7 @@
 // Builds public/ from app/assets and the npm packages: fonts, scripts, one style sheet. Skips what is current.
 import { cpSync, existsSync, mkdirSync, readdirSync, statSync, writeFileSync } from "node:fs";
 import { execFileSync } from "node:child_process";
-import { join } from "node:path";
+import { basename, join } from "node:path";
 
 const modules = "node_modules";
 const fonts = [
@@ -15,14 +15,14 @@ const filesUnder = (dir) =>
   readdirSync(dir, { withFileTypes: true }).flatMap((entry) =>
     entry.isDirectory() ? filesUnder(join(dir, entry.name)) : [join(dir, entry.name)]);
 const newest = (paths) => Math.max(...paths.map((path) => statSync(path).mtimeMs));
-const inputs = ["app/assets", "app/views", "app/pages"].flatMap(filesUnder).concat("package-lock.json", "config/assets.mjs");
+const inputs = filesUnder("app").concat("package-lock.json", "config/assets.mjs");
 const stamp = "public/.built";
 
 if (existsSync(stamp) && statSync(stamp).mtimeMs > newest(inputs)) process.exit(0);
 console.log("· building styles and scripts");
 for (const dir of ["public/fonts", "public/scripts", "public/styles"]) mkdirSync(dir, { recursive: true });
 for (const [name, file] of fonts) cpSync(`${modules}/${name}/files/${file}`, `public/fonts/${file}`);
-for (const file of readdirSync("app/assets/scripts")) cpSync(`app/assets/scripts/${file}`, `public/scripts/${file}`);
+for (const path of filesUnder("app").filter((each) => each.endsWith(".js"))) cpSync(path, `public/scripts/${basename(path)}`);
 for (const file of readdirSync("app/assets/images")) cpSync(`app/assets/images/${file}`, `public/${file}`, { recursive: true });
 cpSync(`${modules}/@alpinejs/csp/dist/cdn.min.js`, "public/scripts/alpine.js");
 execFileSync(`${modules}/.bin/tailwindcss`, ["-i", "app/assets/styles/app.css", "-o", "public/styles/app.css", "--minify"],

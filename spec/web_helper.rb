@@ -3,7 +3,7 @@
 require "spec_helper"
 ENV["DATABASE_URL"] ||= "#{ENV.fetch('TEST_DATABASE_BASE')}/joinchain_test#{ENV.fetch('TEST_ENV_NUMBER', '')}"
 require_relative "../config/boot"
-require_relative "../app/web"
+require_relative "../app/web/application"
 require "rack/test"
 require "database_cleaner/active_record"
 require_relative "support/studios"

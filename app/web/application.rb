@@ -16,7 +16,7 @@ module App
 
     set :environment, Settings.environment.to_sym
     set :root, Settings::ROOT
-    set :views, File.join(Settings::ROOT, "app", "views")
+    set :views, File.join(Settings::ROOT, "app")
     set :erb, escape_html: true, trim: "-"
     set :static, false
     set :reload_templates, ENV.key?("RELOAD")
@@ -30,6 +30,7 @@ module App
     set :strict_paths, false
 
     helpers Helpers::Identity, Helpers::Html, Helpers::Flow
+    helpers { def find_template(views, name, engine, &) = super(views, MOVED_VIEWS.fetch(name.to_s), engine, &) }
 
     before { @params = Sinatra::IndifferentHash.new.merge(Shapes.form(params)) }
 
