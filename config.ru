@@ -1,5 +1,4 @@
 # frozen_string_literal: true
 
 require_relative "config/boot"
-require_relative "app/web/application"
-run App::Web.rack
+run App::Web::Application.rack

@@ -10,8 +10,8 @@ module Bench
 
     def run
       require_relative "../app/web"
-      App::Web.allow(:member, get: "/bench/nothing") { "nothing\n" }
-      @app = App::Web.rack
+      App::Web::Application.allow(:member, get: "/bench/nothing") { "nothing\n" }
+      @app = App::Web::Application.rack
       Records::Studio.transaction do
         report("demo", Records::Studio.find_by!(demo: true), App::Demo::World::WINGS)
         report("large", *LargeStudio.new.make)
@@ -61,8 +61,8 @@ module Bench
       studio = Records::Studio.create!(name: "Bench")
       director = studio.memberships.create!(role: "director", account: Records::Account.create!(name: "B", email: "bench@bench.example", password: "measure this well"))
       lines = Array.new(60) { |i| i < 30 ? "Part #{i + 1}, 6 eights, Teacher #{i % 8}" : "Part #{i - 29} again#{', other side' if i.even?}" }
-      piece = App::Actions::CreatePiece.new(director, { "title" => "Large", "structure" => lines.join("\n") }).run
-      App::Actions::ImportRoster.new(studio, Array.new(400) { |i| "Dancer #{i + 1},Group #{(i % 12) + 1}" }.join("\n"), piece.id.to_s).run
+      piece = App::Piece::Actions::Create.new(director, { "title" => "Large", "structure" => lines.join("\n") }).run
+      App::People::Actions::ImportRoster.new(studio, Array.new(400) { |i| "Dancer #{i + 1},Group #{(i % 12) + 1}" }.join("\n"), piece.id.to_s).run
       tick(piece, director)
       [studio, "Large"]
     end
@@ -70,7 +70,7 @@ module Bench
     private
 
     def tick(piece, director)
-      items = App::Actions::Items.of(piece.reload)
+      items = App::Reading::LearningItems.of(piece.reload)
       random = Random.new(3)
       rows = items.all.flat_map do |item|
         items.dancers(item).select { random.rand < 0.5 }.map do |person|

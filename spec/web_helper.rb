@@ -3,7 +3,6 @@
 require "spec_helper"
 ENV["DATABASE_URL"] ||= "#{ENV.fetch('TEST_DATABASE_BASE')}/joinchain_test#{ENV.fetch('TEST_ENV_NUMBER', '')}"
 require_relative "../config/boot"
-require_relative "../app/web/application"
 require "rack/test"
 require "database_cleaner/active_record"
 require_relative "support/studios"
@@ -18,8 +17,8 @@ RSpec.configure do |config|
   config.include Visits, :web
   config.before(:suite) { DatabaseCleaner.clean_with(:truncation) }
   config.around do |example|
-    App::Clock.frozen_at = NOW
-    App::Snapshots.clear
+    App::Shared::Clock.frozen_at = NOW
+    App::Reading::PieceSnapshots.clear
     DatabaseCleaner.strategy = example.metadata[:browser] ? :truncation : :transaction
     DatabaseCleaner.start
     example.run

@@ -1,12 +1,12 @@
 # frozen_string_literal: true
 
 module App
-  module Routes
+  module Calls
     # Call sheets, on the screen and on paper.
-    module Calls
+    module Routes
       def self.registered(app)
-        app.allow(:member, get: "/calls") { page :calls, Pages::Calls.new(member, local_now) }
-        app.allow(:member, get: "/pieces/:piece/calls") { page :calls, Pages::Calls.new(member, local_now, piece:) }
+        app.allow(:member, get: "/calls") { page "calls/index", Pages::Index.new(member, local_now) }
+        app.allow(:member, get: "/pieces/:piece/calls") { page "calls/index", Pages::Index.new(member, local_now, piece:) }
         app.allow :member, post: "/rehearsals/:id/register" do
           rehearsal = find(studio.rehearsals)
           sheet = Pages::CallSheet.new(rehearsal, member, local_now)
@@ -16,7 +16,7 @@ module App
         end
         app.allow :member, get: "/rehearsals/:id/call-sheet" do
           rehearsal = find(studio.rehearsals)
-          page :call_sheet, Pages::CallSheet.new(rehearsal, member, local_now), layout: params["print"] ? :paper : :layout, paper: params["print"]
+          page "calls/call_sheet", Pages::CallSheet.new(rehearsal, member, local_now), layout: params["print"] ? :paper : :layout, paper: params["print"]
         end
       end
     end

@@ -80,8 +80,8 @@ module App
       def piece(title, lines, show_date)
         piece = @studio.pieces.create!(title:, show_date:)
         Records::Track.create!(studio: @studio, piece:, tempo: [[1, 116]])
-        Actions::ApplyStructure.new(piece, Actions::ApplyStructure.read(@studio, lines)).run
-        Actions::Revise.new(piece, @director).record("piece begun")
+        Piece::Actions::ApplyStructure.new(piece, Piece::Actions::ApplyStructure.read(@studio, lines)).run
+        Shared::KeepRevision.new(piece, @director).record("piece begun")
         piece
       end
     end

@@ -12,7 +12,7 @@ module App
         @plan = plan
         @account = account
         @now = now
-        @items = Actions::Items.of(piece)
+        @items = Reading::LearningItems.of(piece)
         @random = Random.new(7)
         @rung = Hash.new(0)
         @rows = []

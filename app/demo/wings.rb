@@ -28,7 +28,7 @@ module App
       def make_piece
         @piece = @studio.pieces.create!(title: World::WINGS, show_date: @monday + 47, settings: { "full_runs" => 5, "cleaning" => 0.15, "ready_days" => 7 })
         Records::Track.create!(studio: @studio, piece: @piece, tempo: World::WINGS_TEMPO, form: World::WINGS_FORM, first_count_seconds: 3.2)
-        Actions::ApplyStructure.new(@piece, Actions::ApplyStructure.read(@studio, World::WINGS_LINES)).run
+        Piece::Actions::ApplyStructure.new(@piece, Piece::Actions::ApplyStructure.read(@studio, World::WINGS_LINES)).run
         @piece.reload
       end
 
@@ -54,7 +54,7 @@ module App
         @piece.track.update!(length_seconds: (Records::Mapping::Works.load(@piece).order.end_seconds + 0.4).round(1))
         write_steps
         @piece.touch
-        Actions::Revise.new(@piece, @director).record("piece begun")
+        Shared::KeepRevision.new(@piece, @director).record("piece begun")
       end
 
       def write_steps
@@ -79,7 +79,7 @@ module App
 
       # Joins that were agreed in the room; First Flight's last eight was another one then.
       def agreements
-        snapshot = Snapshots::Snapshot.new(@piece.reload)
+        snapshot = Reading::PieceSnapshots::Snapshot.new(@piece.reload)
         flight = snapshot.work.sections.find { |section| section.name == "First Flight" }
         older = Core::Joins::Edit::Row.new(row: flight.rows.size, text: "1 step R 2 step L 3 step R 4 step L 5-8 hold").apply(snapshot.work, 2)
         agree(snapshot.review.joins[0], -3, "Breathe in together on 8.")
@@ -140,7 +140,7 @@ module App
         away("Maro Reed", -4, 1)
         tamsin = @studio.people.find_by!(name: "Tamsin Okell")
         dates = @studio.rehearsals.order(:date).pluck(:date).each_with_index.reject { |_, i| i % 5 == 3 }.map(&:first)
-        Actions::SetVisits.new(tamsin, dates.join("\n")).run
+        People::Actions::SetVisits.new(tamsin, dates.join("\n")).run
       end
 
       def away(name, week, day, last_week = week)
@@ -151,11 +151,11 @@ module App
       # The plan of five weeks ago was told and rehearsed; today's keeps what still stands of it.
       def season
         began = @monday - (Builder::WEEKS * 7) - 2
-        first = Actions::MakePlan.new(@piece, @director, began.to_time(:utc)).run
-        Actions::PublishPlan.new(first, began.to_time(:utc)).run
+        first = Planning::Actions::Make.new(@piece, @director, began.to_time(:utc)).run
+        Planning::Actions::Publish.new(first, began.to_time(:utc)).run
         History.new(@piece, first, @director, @studio.local(@now)).write
         @piece.reload
-        Actions::PublishPlan.new(Actions::MakePlan.new(@piece, @director, @studio.local(@now), way: "repair").run, @now).run
+        Planning::Actions::Publish.new(Planning::Actions::Make.new(@piece, @director, @studio.local(@now), way: "repair").run, @now).run
         @studio.people.find_by!(name: "Ada Quill").person_links.create!(studio_id: @studio.id, token_digest: Records::Token.digest("demo-#{@studio.id}"))
       end
     end

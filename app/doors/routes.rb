@@ -1,9 +1,9 @@
 # frozen_string_literal: true
 
 module App
-  module Routes
+  module Doors
     # Signing in and out, the way back in, invitations, the demo's doors.
-    module SignIn
+    module Routes
       def self.registered(app)
         doors(app)
         lost_password(app)
@@ -11,10 +11,10 @@ module App
       end
 
       def self.doors(app)
-        app.allow(:anyone, get: "/sign-in") { page :sign_in, Pages::SignIn.new, layout: :plain }
+        app.allow(:anyone, get: "/sign-in") { page "doors/sign_in", Pages::SignIn.new, layout: :plain }
         app.allow :anyone, post: "/sign-in" do
-          result = Actions::SignIn.new(params["email"], params["password"], Clock.now).run
-          next page(:sign_in, Pages::SignIn.new(email: params["email"], error: result.errors[:base]), layout: :plain, status: 422) unless result.ok?
+          result = Actions::SignIn.new(params["email"], params["password"], Shared::Clock.now).run
+          next page("doors/sign_in", Pages::SignIn.new(email: params["email"], error: result.errors[:base]), layout: :plain, status: 422) unless result.ok?
 
           redirect sign_in(result.value) || "/"
         end
@@ -35,27 +35,27 @@ module App
       end
 
       def self.lost_password(app)
-        app.allow(:anyone, get: "/forgot") { page :forgot, Pages::Plain.new(title: t("sign_in.forgot")), layout: :plain, sent: false }
+        app.allow(:anyone, get: "/forgot") { page "doors/forgot", Shared::Plain.new(title: t("sign_in.forgot")), layout: :plain, sent: false }
         app.allow :anyone, post: "/forgot" do
-          Actions::ForgotPassword.new(params["email"], Clock.now).run
-          page :forgot, Pages::Plain.new(title: t("sign_in.forgot")), layout: :plain, sent: true
+          Actions::ForgotPassword.new(params["email"], Shared::Clock.now).run
+          page "doors/forgot", Shared::Plain.new(title: t("sign_in.forgot")), layout: :plain, sent: true
         end
-        app.allow(:anyone, get: "/reset/:token") { page :reset, Pages::Reset.new(params["token"], Clock.now), layout: :plain }
+        app.allow(:anyone, get: "/reset/:token") { page "doors/reset", Pages::Reset.new(params["token"], Shared::Clock.now), layout: :plain }
         app.allow :anyone, post: "/reset/:token" do
-          result = Actions::ResetPassword.new(params["token"], params["password"], Clock.now).run
+          result = Actions::ResetPassword.new(params["token"], params["password"], Shared::Clock.now).run
           next redirect(sign_in(result.value) || "/") if result.ok?
 
-          page :reset, Pages::Reset.new(params["token"], Clock.now, error: result.errors.values.first), layout: :plain, status: 422
+          page "doors/reset", Pages::Reset.new(params["token"], Shared::Clock.now, error: result.errors.values.first), layout: :plain, status: 422
         end
       end
 
       def self.invitations(app)
         app.allow :anyone, get: "/invitation/:token" do
-          page :invitation, Pages::Invitation.new(params["token"], Clock.now), layout: :plain
+          page "doors/invitation", Pages::Invitation.new(params["token"], Shared::Clock.now), layout: :plain
         end
         app.allow :anyone, post: "/invitation/:token" do
-          result = Actions::AcceptInvitation.new(params["token"], params["name"], params["password"], Clock.now).run
-          next page(:invitation, Pages::Invitation.new(params["token"], Clock.now, name: params["name"], errors: result.errors), layout: :plain, status: 422) unless result.ok?
+          result = Actions::AcceptInvitation.new(params["token"], params["name"], params["password"], Shared::Clock.now).run
+          next page("doors/invitation", Pages::Invitation.new(params["token"], Shared::Clock.now, name: params["name"], errors: result.errors), layout: :plain, status: 422) unless result.ok?
 
           sign_in(result.value.account, studio: result.value.studio)
           redirect "/"

@@ -1,9 +1,9 @@
 # frozen_string_literal: true
 
 module App
-  module Actions
+  module Health
     # Whether database, migrations and worker are as they should be.
-    class Readiness
+    class Report
       MIGRATIONS = File.join(Settings::ROOT, "db", "migrate")
 
       def initialize(now) = @now = now

@@ -1,13 +1,13 @@
 # frozen_string_literal: true
 
 module App
-  module Routes
+  module Health
     # For whoever watches the machine: /up is this process, /ready is everything it needs.
-    module Health
+    module Routes
       def self.registered(app)
         app.allow(:anyone, get: "/up") { "up\n" }
         app.allow :anyone, get: "/ready" do
-          report = Actions::Readiness.new(Clock.now).report
+          report = Report.new(Shared::Clock.now).report
           json(report, report.values.all? ? 200 : 503)
         end
       end

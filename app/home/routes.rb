@@ -1,11 +1,11 @@
 # frozen_string_literal: true
 
 module App
-  module Routes
+  module Home
     # The state of the work and the next decision.
-    module Home
+    module Routes
       def self.registered(app)
-        app.allow(:member, get: "/") { page :home, Pages::Home.new(member, local_now) }
+        app.allow(:member, get: "/") { page "home/show", Pages::Show.new(member, local_now) }
       end
     end
   end

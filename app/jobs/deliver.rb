@@ -13,7 +13,7 @@ module App
         message = build(row)
         keep(row, message)
         deliver(message) if Settings.smtp
-        row.update!(delivered_at: Clock.now)
+        row.update!(delivered_at: Shared::Clock.now)
       end
 
       private

@@ -14,7 +14,7 @@ module App
         return if @row.nil? || @row.published? || !%w[waiting running].include?(@row.search["state"])
 
         @version = @row.lock_version
-        note("state" => "running", "at" => Clock.now.iso8601)
+        note("state" => "running", "at" => Shared::Clock.now.iso8601)
         search
       end
 
@@ -22,10 +22,10 @@ module App
 
       def search
         piece = @row.piece
-        draft = Actions::PlanDraft.new(piece, piece.studio.local(Clock.now))
-        maker = Actions::MakePlan.new(piece, nil, draft.now, way: @row.search["way"], effort: EFFORT, draft:)
+        draft = Reading::PlanDraft.new(piece, piece.studio.local(Shared::Clock.now))
+        maker = Planning::Actions::Make.new(piece, nil, draft.now, way: @row.search["way"], effort: EFFORT, draft:)
         plan = maker.solve(stop: -> { stop? }, progress: ->(unplaced, ready, share) { note("unplaced" => unplaced, "ready" => draft.problem.windows[ready]&.date, "share" => share) })
-        made = Actions::Refreshed.new(draft, maker.repaired(plan))
+        made = Planning::Actions::PlanWithReviews.new(draft, maker.repaired(plan))
         found = better?(made.plan) && take(maker.saving(made))
         note("state" => "done", "better" => found, "share" => 1)
       end

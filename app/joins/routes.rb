@@ -1,9 +1,9 @@
 # frozen_string_literal: true
 
 module App
-  module Routes
+  module Joins
     # Joins: all of them, one face to face, mends, agreement, whose it is; the opening and the ending.
-    module Joins
+    module Routes
       def self.registered(app)
         showing(app)
         mending(app)
@@ -12,9 +12,9 @@ module App
       end
 
       def self.showing(app)
-        app.allow(:member, get: "/pieces/:piece/joins") { page :joins, piece_page(Pages::Joins) }
+        app.allow(:member, get: "/pieces/:piece/joins") { page "joins/index", piece_page(Pages::Index) }
         app.allow :member, get: "/pieces/:piece/joins/:index" do
-          page :join, found_page(Pages::Join, index: number(params["index"]))
+          page "joins/show", found_page(Pages::Show, index: number(params["index"]))
         end
       end
 
@@ -22,12 +22,12 @@ module App
 
       def self.mending(app)
         app.allow :member, get: "/pieces/:piece/joins/:index/mend" do
-          page :mend, found_page(Pages::Mend, index: number(params["index"]), number: number(params["n"]), **Joins.wanted(params))
+          page "joins/mend", found_page(Pages::Mend, index: number(params["index"]), number: number(params["n"]), **Routes.wanted(params))
         end
         app.allow :director, :choreographer, post: "/pieces/:piece/joins/:index/mend" do
-          shown = found_page(Pages::Mend, index: number(params["index"]), number: number(params["n"]), **Joins.wanted(params))
-          permit Policies::Section, piece.sections.find(shown.order.links[shown.mend.link - 1].section.id), :edit?
-          result = Actions::MendJoin.new(piece, shown, params, account, today).run
+          shown = found_page(Pages::Mend, index: number(params["index"]), number: number(params["n"]), **Routes.wanted(params))
+          permit Steps::Policy, piece.sections.find(shown.order.links[shown.mend.link - 1].section.id), :edit?
+          result = Actions::Mend.new(piece, shown, params, account, today).run
           say(result.ok? ? t("mends.done", text: shown.text) : result.errors[:base], undo: result.value)
           redirect "/pieces/#{piece.id}/joins/#{shown.index}"
         end
@@ -35,18 +35,18 @@ module App
 
       def self.settling(app)
         app.allow :member, post: "/pieces/:piece/joins/:index/agree" do
-          permit Policies::Piece, piece, :tick?
-          shown = found_page(Pages::Join, index: number(params["index"]))
-          result = Actions::AgreeJoin.new(piece, shown.standing, params, account, today).run
-          next page(:join, piece_page(Pages::Join, index: shown.index, errors: result.errors, typed: params), status: 422) unless result.ok?
+          permit Piece::Policy, piece, :tick?
+          shown = found_page(Pages::Show, index: number(params["index"]))
+          result = Actions::Agree.new(piece, shown.standing, params, account, today).run
+          next page("joins/show", piece_page(Pages::Show, index: shown.index, errors: result.errors, typed: params), status: 422) unless result.ok?
 
           say t(params["withdraw"] ? "joins.taken_back" : "joins.agreed", count: result.value)
           redirect "/pieces/#{piece.id}/joins/#{shown.index}"
         end
         app.allow :director, post: "/pieces/:piece/joins/:index/owner" do
-          permit Policies::Piece, piece, :direct?
-          shown = found_page(Pages::Join, index: number(params["index"]))
-          Actions::SaveJoinFacts.new(piece, shown.join, params).run
+          permit Piece::Policy, piece, :direct?
+          shown = found_page(Pages::Show, index: number(params["index"]))
+          Actions::SaveFacts.new(piece, shown.join, params).run
           say t("joins.facts_saved")
           redirect "/pieces/#{piece.id}/joins/#{shown.index}"
         end
@@ -54,10 +54,10 @@ module App
 
       def self.ends(app)
         app.allow :director, post: "/pieces/:piece/ends/:which" do
-          permit Policies::Piece, piece, :direct?
+          permit Piece::Policy, piece, :direct?
           which = %w[opening ending].find { |each| each == params["which"] } || halt(404)
           result = Actions::SaveEnds.new(piece, which, params).run
-          next page(:joins, piece_page(Pages::Joins, errors: result.errors, typed: params), status: 422) unless result.ok?
+          next page("joins/index", piece_page(Pages::Index, errors: result.errors, typed: params), status: 422) unless result.ok?
 
           say t("joins.ends_saved")
           redirect "/pieces/#{piece.id}/joins##{which}"

@@ -1,24 +1,24 @@
 # frozen_string_literal: true
 
 module App
-  module Routes
+  module Learning
     # Who has it: the grid, ticking, and the log behind a cell.
-    module Learning
+    module Routes
       def self.registered(app)
         app.allow :member, get: "/pieces/:piece/who-has-it" do
-          page :who_has_it, piece_page(Pages::WhoHasIt, group: params["group"], number: params["page"])
+          page "learning/grid", piece_page(Pages::Grid, group: params["group"], number: params["page"])
         end
         app.allow :member, get: "/pieces/:piece/cell" do
           cell = Pages::CellLog.new(piece, number(params["person"]), params["item"], today:)
           halt 404 unless cell.found?
-          params["bare"] ? erb(:"parts/cell_log", layout: false, locals: { cell: }) : page(:cell, piece_page(Pages::Cell, cell:))
+          params["bare"] ? erb(:"learning/_cell_log", layout: false, locals: { cell: }) : page("learning/cell", piece_page(Pages::Cell, cell:))
         end
         ticking(app)
       end
 
       def self.ticking(app)
         app.allow :member, post: "/pieces/:piece/ticks" do
-          permit Policies::Piece, piece, :tick?
+          permit Piece::Policy, piece, :tick?
           sent = wants_json? ? json_body : { "cells" => ["#{params['person']}:#{params['item']}"], "rung" => params["rung"], "kind" => params["kind"] }
           result = Actions::RecordTicks.new(piece, account, sent, today).run
           next json(result.ok? ? { cells: result.value } : result.errors, result.ok? ? 200 : 422) if wants_json?
@@ -27,7 +27,7 @@ module App
           redirect "/pieces/#{piece.id}/cell?person=#{number(params['person'])}&item=#{Rack::Utils.escape(params['item'])}"
         end
         app.allow :member, post: "/pieces/:piece/ticks/:id/undo" do
-          permit Policies::Piece, piece, :tick?
+          permit Piece::Policy, piece, :tick?
           cells = Actions::TakeBack.new(find(piece.ledger_entries), account, today).run
           next json({ cells: }) if wants_json?
 

@@ -1,12 +1,12 @@
 # frozen_string_literal: true
 
 module App
-  module Routes
+  module MyPart
     # A dancer's own page, behind their private link.
-    module MyPart
+    module Routes
       def self.registered(app)
         app.allow :bearer, get: "/my/:token" do
-          page :my_part, Pages::MyPart.new(bearer.person, Clock.now), layout: :phone
+          page "my_part/show", Pages::Show.new(bearer.person, Shared::Clock.now), layout: :"web/phone"
         end
       end
     end

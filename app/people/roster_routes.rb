@@ -1,13 +1,13 @@
 # frozen_string_literal: true
 
 module App
-  module Routes
+  module People
     # A roster pasted or uploaded: looked at first, then taken in whole.
-    module Roster
+    module RosterRoutes
       def self.registered(app)
-        app.allow(:director, get: "/roster") { page :roster, Pages::RosterPage.new(studio, params["piece"]) }
+        app.allow(:director, get: "/roster") { page "people/roster", Pages::Roster.new(studio, params["piece"]) }
         app.allow :director, post: "/roster/preview" do
-          page :roster, Pages::RosterPage.new(studio, params["piece"], text: Actions::RosterText.from(params))
+          page "people/roster", Pages::Roster.new(studio, params["piece"], text: RosterText.from(params))
         end
         app.allow :director, post: "/roster" do
           action = Actions::ImportRoster.new(studio, params["text"], params["piece"])

@@ -1,7 +1,7 @@
 # frozen_string_literal: true
 
 module App
-  module Actions
+  module People
     # What was pasted or uploaded, as text.
     module RosterText
       def self.from(params)

@@ -1,22 +1,22 @@
 # frozen_string_literal: true
 
 module App
-  module Routes
+  module People
     # Dancers and choreographers, when they can come, and their private links.
-    module People
+    module Routes
       def self.registered(app)
-        app.allow(:member, get: "/people") { page :people, Pages::People.new(member, today) }
+        app.allow(:member, get: "/people") { page "people/index", Pages::Index.new(member, today) }
         app.allow :director, post: "/people" do
-          result = Actions::SavePerson.new(studio, studio.people.new, params).run
-          next page(:people, Pages::People.new(member, today, result), status: 422) unless result.ok?
+          result = Actions::Save.new(studio, studio.people.new, params).run
+          next page("people/index", Pages::Index.new(member, today, result), status: 422) unless result.ok?
 
           say t("people.added", name: result.value.name)
           redirect "/people"
         end
-        app.allow(:member, get: "/people/:id") { page :person, Pages::Person.new(find(studio.people), member, today, link: session.delete("shown_link")) }
+        app.allow(:member, get: "/people/:id") { page "people/show", Pages::Show.new(find(studio.people), member, today, link: session.delete("shown_link")) }
         app.allow :director, post: "/people/:id" do
-          result = Actions::SavePerson.new(studio, find(studio.people), params).run
-          next page(:person, Pages::Person.new(result.value, member, today, errors: result.errors), status: 422) unless result.ok?
+          result = Actions::Save.new(studio, find(studio.people), params).run
+          next page("people/show", Pages::Show.new(result.value, member, today, errors: result.errors), status: 422) unless result.ok?
 
           say t("people.saved", name: result.value.name)
           redirect "/people/#{result.value.id}"
@@ -29,7 +29,7 @@ module App
         app.allow :director, :assistant, post: "/people/:id/absences" do
           person = find(studio.people)
           result = Actions::AddAbsence.new(person, params).run
-          next page(:person, Pages::Person.new(person, member, today, errors: result.errors, typed: params), status: 422) unless result.ok?
+          next page("people/show", Pages::Show.new(person, member, today, errors: result.errors, typed: params), status: 422) unless result.ok?
 
           redirect "/people/#{person.id}#dates"
         end
@@ -49,18 +49,18 @@ module App
       def self.links(app)
         app.allow :director, :assistant, post: "/people/:id/link" do
           person = find(studio.people)
-          session["shown_link"] = Actions::RenewLink.new(person, Clock.now).run
+          session["shown_link"] = Actions::RenewLink.new(person, Shared::Clock.now).run
           redirect "/people/#{person.id}#link"
         end
         app.allow :director, :assistant, post: "/people/:id/link/revoke" do
           person = find(studio.people)
-          person.person_links.live.update_all(revoked_at: Clock.now)
+          person.person_links.live.update_all(revoked_at: Shared::Clock.now)
           say t("people.link_revoked", name: person.name)
           redirect "/people/#{person.id}#link"
         end
         app.allow :director, post: "/people/:id/archive" do
           person = find(studio.people)
-          person.update!(archived_at: person.archived_at ? nil : Clock.now)
+          person.update!(archived_at: person.archived_at ? nil : Shared::Clock.now)
           say t(person.archived_at ? "people.archived" : "people.back", name: person.name), undo: ("/people/#{person.id}/archive" if person.archived_at)
           redirect "/people"
         end

@@ -1,7 +1,7 @@
 # frozen_string_literal: true
 
 module App
-  module Actions
+  module Piece
     # The music's own form, a line each: "intro 16", "verse 32 counts", "chorus 4 eights".
     class FormLines
       LINE = /\A(?<name>.+?)[\s,:]+(?<length>\d.*)\z/

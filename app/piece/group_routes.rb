@@ -1,28 +1,28 @@
 # frozen_string_literal: true
 
 module App
-  module Routes
+  module Piece
     # Who is in the piece, and in which groups.
-    module Groups
+    module GroupRoutes
       def self.registered(app)
-        app.allow(:member, get: "/pieces/:piece/groups") { page :groups, piece_page(Pages::Groups) }
+        app.allow(:member, get: "/pieces/:piece/groups") { page "piece/groups", piece_page(Pages::Groups) }
         app.allow :director, post: "/pieces/:piece/groups" do
-          permit Policies::Piece, piece, :direct?
+          permit Policy, piece, :direct?
           result = Actions::SaveGroups.new(piece, params).add
-          next page(:groups, piece_page(Pages::Groups, errors: result.errors), status: 422) unless result.ok?
+          next page("piece/groups", piece_page(Pages::Groups, errors: result.errors), status: 422) unless result.ok?
 
           redirect "/pieces/#{piece.id}/groups"
         end
         app.allow :director, post: "/pieces/:piece/cast" do
-          permit Policies::Piece, piece, :direct?
+          permit Policy, piece, :direct?
           Actions::SaveGroups.new(piece, params).cast
           say t("groups.saved")
           redirect "/pieces/#{piece.id}/groups"
         end
         app.allow :director, post: "/pieces/:piece/groups/:id" do
-          permit Policies::Piece, piece, :direct?
+          permit Policy, piece, :direct?
           result = Actions::SaveGroups.new(piece, params).change(find(piece.groups))
-          next page(:groups, piece_page(Pages::Groups, errors: result.errors), status: 422) unless result.ok?
+          next page("piece/groups", piece_page(Pages::Groups, errors: result.errors), status: 422) unless result.ok?
 
           redirect "/pieces/#{piece.id}/groups"
         end

@@ -1,9 +1,9 @@
 # frozen_string_literal: true
 
 module App
-  module Policies
+  module Piece
     # Who may do what to a piece.
-    class Piece
+    class Policy
       def initialize(member, piece)
         @member = member
         @piece = piece

@@ -1,9 +1,9 @@
 # frozen_string_literal: true
 
 module App
-  module Routes
+  module Piece
     # A new piece, its share-out, its music, putting it away.
-    module Pieces
+    module Routes
       def self.registered(app)
         starting(app)
         showing(app)
@@ -11,45 +11,45 @@ module App
       end
 
       def self.starting(app)
-        app.allow(:director, get: "/pieces/new") { page :piece_new, Pages::NewPiece.new(studio) }
+        app.allow(:director, get: "/pieces/new") { page "piece/new", Pages::New.new(studio) }
         app.allow :director, post: "/pieces/preview" do
           headers "x-sequence" => params["sequence"].to_s[0, 12]
-          erb :"parts/structure_preview", layout: false, locals: { preview: Pages::StructurePreview.of(studio, params) }
+          erb :"piece/_structure_preview", layout: false, locals: { preview: Pages::StructurePreview.of(studio, params) }
         end
         app.allow :director, post: "/pieces" do
-          action = Actions::CreatePiece.new(member, params)
-          next page(:piece_new, Pages::NewPiece.new(studio, params, action.errors), status: 422) if action.errors.any?
+          action = Actions::Create.new(member, params)
+          next page("piece/new", Pages::New.new(studio, params, action.errors), status: 422) if action.errors.any?
 
           once { "/pieces/#{action.run.id}" }
         end
       end
 
       def self.showing(app)
-        app.allow(:member, get: "/pieces/:piece") { page :share_out, piece_page(Pages::ShareOut) }
+        app.allow(:member, get: "/pieces/:piece") { page "piece/share_out", piece_page(Pages::ShareOut) }
         app.allow :director, post: "/pieces/:piece/archive" do
-          permit Policies::Piece, piece, :archive?
-          piece.update!(archived_at: piece.archived? ? nil : Clock.now)
+          permit Policy, piece, :archive?
+          piece.update!(archived_at: piece.archived? ? nil : Shared::Clock.now)
           say t(piece.archived? ? "pieces.archived" : "pieces.back", title: piece.title), undo: ("/pieces/#{piece.id}/archive" if piece.archived?)
           redirect "/"
         end
       end
 
       def self.music(app)
-        app.allow(:member, get: "/pieces/:piece/music") { page :music, piece_page(Pages::Music) }
+        app.allow(:member, get: "/pieces/:piece/music") { page "piece/music", piece_page(Pages::Music) }
         app.allow :director, post: "/pieces/:piece/music" do
-          permit Policies::Piece, piece, :direct?
+          permit Policy, piece, :direct?
           result = Actions::SaveMusic.new(piece, params, account).run
-          next page(:music, piece_page(Pages::Music, typed: params, errors: result.errors), status: 422) unless result.ok?
+          next page("piece/music", piece_page(Pages::Music, typed: params, errors: result.errors), status: 422) unless result.ok?
 
           say(params["cut"] ? t("music.cut_taken", count: result.value) : t("music.saved"))
           redirect "/pieces/#{piece.id}/music"
         end
         app.allow :director, post: "/pieces/:piece/music/cut" do
-          permit Policies::Piece, piece, :direct?
+          permit Policy, piece, :direct?
           action = Actions::SaveMusic.new(piece, params, account)
-          next page(:music, piece_page(Pages::Music, typed: params, errors: action.faults), status: 422) if action.faults.any?
+          next page("piece/music", piece_page(Pages::Music, typed: params, errors: action.faults), status: 422) if action.faults.any?
 
-          page :music_cut, piece_page(Pages::MusicCut, typed: params, track: action.cut_track)
+          page "piece/music_cut", piece_page(Pages::MusicCut, typed: params, track: action.cut_track)
         end
         app.allow :member, post: "/taps" do
           answer = Actions::TapTempo.new(json_body["taps"]).run

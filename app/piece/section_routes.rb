@@ -1,19 +1,19 @@
 # frozen_string_literal: true
 
 module App
-  module Routes
+  module Piece
     # One section's own page: who teaches it, how, to whom, and its cautions.
-    module Sections
+    module SectionRoutes
       def self.registered(app)
         app.allow :member, get: "/pieces/:piece/sections/:id" do
-          page :section, piece_page(Pages::SectionForm, section: find(piece.sections))
+          page "piece/section", piece_page(Pages::Section, section: find(piece.sections))
         end
         app.allow :director, :choreographer, post: "/pieces/:piece/sections/:id" do
           section = find(piece.sections)
-          permit Policies::Section, section, :edit?
+          permit Steps::Policy, section, :edit?
           result = Actions::SaveSection.new(section, params, member).run
           code = result.value == :conflict ? 409 : 422
-          next page(:section, piece_page(Pages::SectionForm, section: find(piece.sections), typed: params, result:), status: code) unless result.ok?
+          next page("piece/section", piece_page(Pages::Section, section: find(piece.sections), typed: params, result:), status: code) unless result.ok?
 
           say t("sections.saved", name: section.name)
           redirect "/pieces/#{piece.id}/sections/#{section.id}"
@@ -23,16 +23,16 @@ module App
 
       def self.corrections(app)
         app.allow :member, post: "/pieces/:piece/sections/:id/corrections" do
-          permit Policies::Piece, piece, :tick?
+          permit Policy, piece, :tick?
           section = find(piece.sections)
-          result = Actions::AddCorrection.new(section, params, account).run
+          result = Steps::Actions::AddCorrection.new(section, params, account).run
           say result.errors[:text] unless result.ok?
           redirect "/pieces/#{piece.id}/steps?section=#{section.id}"
         end
         app.allow :member, post: "/pieces/:piece/corrections/:id/settle" do
-          permit Policies::Piece, piece, :tick?
+          permit Policy, piece, :tick?
           correction = find(studio.corrections.where(section_id: piece.sections.ids))
-          correction.update!(settled_at: correction.settled_at ? nil : Clock.now)
+          correction.update!(settled_at: correction.settled_at ? nil : Shared::Clock.now)
           say t(correction.settled_at ? "corrections.settled" : "corrections.back"), undo: ("/pieces/#{piece.id}/corrections/#{correction.id}/settle" if correction.settled_at)
           redirect "/pieces/#{piece.id}/steps?section=#{correction.section_id}"
         end

@@ -1,13 +1,13 @@
 # frozen_string_literal: true
 
 module App
-  module Routes
+  module Piece
     # Two ways to share a piece out among teachers; a cut can be moved before one is taken.
-    module Sharing
+    module SharingRoutes
       def self.registered(app)
-        app.allow(:director, get: "/pieces/:piece/sharing") { page :sharing, piece_page(Pages::Sharing, asked: params) }
+        app.allow(:director, get: "/pieces/:piece/sharing") { page "piece/sharing", piece_page(Pages::Sharing, asked: params) }
         app.allow :director, post: "/pieces/:piece/sharing" do
-          permit Policies::Piece, piece, :direct?
+          permit Policy, piece, :direct?
           result = Actions::TakeSharing.new(piece, params, account).run
           say(result.ok? ? t("sharing.taken", count: result.value) : result.errors.values.first)
           redirect(result.ok? ? "/pieces/#{piece.id}" : "/pieces/#{piece.id}/sharing")

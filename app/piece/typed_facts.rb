@@ -1,9 +1,9 @@
 # frozen_string_literal: true
 
 module App
-  module Actions
+  module Piece
     # A piece's title, show date, music length and tempo as typed, checked.
-    class PieceFacts
+    class TypedFacts
       def initialize(params) = @params = params
 
       def title = @params["title"].to_s.gsub(/\s+/, " ").strip

@@ -1,9 +1,9 @@
 # frozen_string_literal: true
 
 module App
-  module Routes
+  module Planning
     # The rehearsal plan of a piece: made, compared, changed by hand, told.
-    module Plans
+    module Routes
       def self.registered(app)
         making(app)
         telling(app)
@@ -13,17 +13,17 @@ module App
       end
 
       def self.making(app)
-        app.allow(:member, get: "/pieces/:piece/plan") { page :plan, piece_page(Pages::Plan) }
+        app.allow(:member, get: "/pieces/:piece/plan") { page "planning/show", piece_page(Pages::Show) }
         app.allow :director, post: "/pieces/:piece/plan" do
-          permit Policies::Piece, piece, :direct?
+          permit Piece::Policy, piece, :direct?
           once do
-            plan = Actions::BeginPlan.new(piece, account, local_now, school: params["school"]).run
+            plan = Actions::Begin.new(piece, account, local_now, school: params["school"]).run
             say t(plan.result["unplaced"].any? ? "plans.short" : "plans.made")
             "/pieces/#{piece.id}/plan"
           end
         end
         app.allow :director, post: "/pieces/:piece/plan/wishes" do
-          permit Policies::Piece, piece, :direct?
+          permit Piece::Policy, piece, :direct?
           result = Actions::SaveWishes.new(piece, params).run
           say(result.ok? ? t("plans.wishes_saved") : result.errors.values.first)
           redirect "/pieces/#{piece.id}/plan"
@@ -31,38 +31,38 @@ module App
       end
 
       def self.telling(app)
-        app.allow(:member, get: "/pieces/:piece/plan/told") { page :told, piece_page(Pages::Told) }
+        app.allow(:member, get: "/pieces/:piece/plan/told") { page "planning/told", piece_page(Pages::Told) }
         app.allow :member, get: "/pieces/:piece/plan/told/:id" do
           version = find(piece.plans.where.not(published_at: nil))
-          page :told_version, piece_page(Pages::Told, version:)
+          page "planning/told_version", piece_page(Pages::Told, version:)
         end
         app.allow :director, post: "/pieces/:piece/plans/:id/publish" do
-          permit Policies::Piece, piece, :direct?
-          result = Actions::PublishPlan.new(find(piece.plans), Clock.now).run
+          permit Piece::Policy, piece, :direct?
+          result = Actions::Publish.new(find(piece.plans), Shared::Clock.now).run
           say(result.ok? ? t("plans.published", count: result.value.size) : result.errors[:base])
           redirect "/pieces/#{piece.id}/plan"
         end
       end
 
       def self.comparing(app)
-        app.allow(:director, get: "/pieces/:piece/plan/schools") { page :schools, piece_page(Pages::Schools) }
-        app.allow(:director, get: "/pieces/:piece/plan/what-if") { page :what_if, piece_page(Pages::WhatIf, asked: params) }
+        app.allow(:director, get: "/pieces/:piece/plan/schools") { page "planning/schools", piece_page(Pages::Schools) }
+        app.allow(:director, get: "/pieces/:piece/plan/what-if") { page "planning/what_if", piece_page(Pages::WhatIf, asked: params) }
         app.allow :director, post: "/pieces/:piece/plan/what-if" do
-          permit Policies::Piece, piece, :direct?
-          variation = Actions::Variation.new(piece, params)
+          permit Piece::Policy, piece, :direct?
+          variation = Reading::WhatIfChange.new(piece, params)
           halt 404 unless variation.valid?
           way = piece_page(Pages::WhatIf, asked: params).way
           variation.accept
-          Actions::BeginPlan.new(studio.pieces.find(piece.id), account, local_now, way:).run
+          Actions::Begin.new(studio.pieces.find(piece.id), account, local_now, way:).run
           say t("what_if.taken")
           redirect "/pieces/#{piece.id}/plan"
         end
-        app.allow(:director, get: "/pieces/:piece/plan/again") { page :again, piece_page(Pages::Again) }
+        app.allow(:director, get: "/pieces/:piece/plan/again") { page "planning/replanning", piece_page(Pages::Replanning) }
         app.allow :director, post: "/pieces/:piece/plan/again" do
-          permit Policies::Piece, piece, :direct?
+          permit Piece::Policy, piece, :direct?
           way = %w[repair anew].find { |each| each == params["way"] } || halt(404)
           once do
-            Actions::BeginPlan.new(piece, account, local_now, way:).run
+            Actions::Begin.new(piece, account, local_now, way:).run
             say t("plans.made")
             "/pieces/#{piece.id}/plan"
           end
@@ -72,7 +72,7 @@ module App
       def self.searching(app)
         app.allow(:member, get: "/pieces/:piece/plans/:id/progress") { json(find(piece.plans).search) }
         app.allow :director, post: "/pieces/:piece/plans/:id/stop" do
-          permit Policies::Piece, piece, :direct?
+          permit Piece::Policy, piece, :direct?
           plan = find(piece.plans)
           plan.update_columns(search: plan.search.merge("state" => "stopping")) if %w[waiting running].include?(plan.search["state"])
           wants_json? ? json(plan.search) : redirect("/pieces/#{piece.id}/plan")
@@ -81,7 +81,7 @@ module App
 
       def self.moving(app)
         app.allow :director, post: "/pieces/:piece/slots/:id/move" do
-          permit Policies::Piece, piece, :direct?
+          permit Piece::Policy, piece, :direct?
           sent = wants_json? ? json_body : params
           slot = find(studio.slots.where(plan_id: piece.latest_plan&.id).work)
           result = Actions::MoveSlot.new(slot, find(studio.rehearsals.standing, sent["rehearsal"]), account, local_now).run
@@ -91,7 +91,7 @@ module App
           redirect "/pieces/#{piece.id}/plan"
         end
         app.allow :director, post: "/pieces/:piece/slots/:id/pin" do
-          permit Policies::Piece, piece, :direct?
+          permit Piece::Policy, piece, :direct?
           slot = find(studio.slots.where(plan_id: piece.latest_plan&.id).work)
           slot.update!(pinned: !slot.pinned)
           wants_json? ? json({ pinned: slot.pinned }) : redirect("/pieces/#{piece.id}/plan")

@@ -1,11 +1,11 @@
 # frozen_string_literal: true
 
 module App
-  module Actions
+  module Reading
     # What one plan changes of another for each person, rehearsal by rehearsal: new calls, cancelled ones, other times.
-    class CallChanges
+    class CallDifference
       Change = Struct.new(:kind, :date, :before, :after, keyword_init: true) do
-        def text = I18n.t("call_changes.#{kind}", day: Pages::Dates.day(date), before: CallChanges.span(before), after: CallChanges.span(after))
+        def text = I18n.t("call_changes.#{kind}", day: Shared::Dates.day(date), before: CallDifference.span(before), after: CallDifference.span(after))
       end
 
       def self.span(times) = times && "#{Formats::Times.clock(times.first)} – #{Formats::Times.clock(times.last)}"
@@ -45,7 +45,7 @@ module App
 
       # What people know, and what will hold. A rehearsal that was cancelled after they were told is one they still know of.
       def known
-        [@old && calls(@old, standing(@old.published_at)), calls(@new, standing(@new.published_at || Clock.now))].map(&:to_h)
+        [@old && calls(@old, standing(@old.published_at)), calls(@new, standing(@new.published_at || Shared::Clock.now))].map(&:to_h)
       end
 
       # Rehearsals that had not been cancelled at a moment.

@@ -1,7 +1,7 @@
 # frozen_string_literal: true
 
 module App
-  module Pages
+  module Reading
     # How a join stands: what the rules find, whether it was agreed in the room, whether an edge changed since.
     class JoinStanding
       attr_reader :held

@@ -1,16 +1,16 @@
 # frozen_string_literal: true
 
 module App
-  module Pages
+  module Reading
     # What a plan does not know of: what happened to rehearsals, rooms and people since, and what there is to do now that it
     # gives no time to. In sentences, what is wrong soonest first.
-    class Upsets
+    class PlanConflicts
       MOST = 3
 
       # Sentences for a plan of a piece as things are now, kept while nothing about the season changes.
       def self.of(plan, piece, now)
-        snapshot = Snapshots.of(piece)
-        snapshot.held(:upsets, SeasonStamp.of(plan, now)) { new(plan, Actions::PlanDraft.new(piece, now), snapshot).all }
+        snapshot = PieceSnapshots.of(piece)
+        snapshot.held(:upsets, SeasonVersion.of(plan, now)) { new(plan, PlanDraft.new(piece, now), snapshot).all }
       end
 
       # draft: Actions::PlanDraft of today.
@@ -18,7 +18,7 @@ module App
         @plan = plan
         @draft = draft
         @snapshot = snapshot
-        @ahead = Actions::SlotTasks.new(plan, draft.season)
+        @ahead = PlannedSlots.new(plan, draft.season)
       end
 
       def all = [*cancelled, *standing, *gone, *drift]
@@ -31,7 +31,7 @@ module App
       def t(key, **words) = I18n.t("plans.upset.#{key}", **words)
 
       # Rehearsals that were cancelled while the plan still has slots in them.
-      def cancelled = lost.map(&:last).uniq.sort.map { |date| t(:cancelled, day: Dates.day(date)) }
+      def cancelled = lost.map(&:last).uniq.sort.map { |date| t(:cancelled, day: Shared::Dates.day(date)) }
 
       # [[task key, date], …] of slots in them.
       def lost
@@ -52,7 +52,7 @@ module App
       end
 
       def said(kind, date, room, same, who)
-        t(kind, day: Dates.day(date), names: list(who.map { |id| name(id[1..].to_i) }.sort), count: who.size, room: rooms[room[1..].to_i], tasks: list(same.map { |upset| slots.fetch(upset.task).title }.uniq))
+        t(kind, day: Shared::Dates.day(date), names: list(who.map { |id| name(id[1..].to_i) }.sort), count: who.size, room: rooms[room[1..].to_i], tasks: list(same.map { |upset| slots.fetch(upset.task).title }.uniq))
       end
 
       # Dancers who are not in the piece any longer, and called.
@@ -88,13 +88,13 @@ module App
       end
 
       def title(key) = titles[key] || @plan.slots.find { |slot| slot.task_key == key }&.title || key
-      def titles = @titles ||= @draft.tasks.to_h { |task| [task.id, Actions::PlanTitles.of(task)] }
-      def slots = @slots ||= @ahead.slots.to_h { |slot| [Actions::SlotTasks.id(slot), slot] }
+      def titles = @titles ||= @draft.tasks.to_h { |task| [task.id, TaskTitles.of(task)] }
+      def slots = @slots ||= @ahead.slots.to_h { |slot| [PlannedSlots.id(slot), slot] }
       def rooms = @rooms ||= @plan.studio.rooms.pluck(:id, :name).to_h
       def name(id) = @snapshot.people[id]&.name.to_s
       def date(upset) = Date.iso8601(windows.fetch(upset.window).date)
       def windows = @windows ||= @ahead.problem.windows.to_h { |window| [window.id, window] }
-      def list(words) = Few.of(words, MOST)
+      def list(words) = Shared::Lists.of(words, MOST)
     end
   end
 end

@@ -1,7 +1,7 @@
 # frozen_string_literal: true
 
 module App
-  module Actions
+  module Reading
     # What a plan of a piece is made from: its tasks by a school, and the season as a problem. A variation changes one thing
     # to see what it would do (see Variation).
     class PlanDraft
@@ -10,7 +10,7 @@ module App
 
       attr_reader :piece, :now, :variation
 
-      def initialize(piece, now, variation: Variation::NONE)
+      def initialize(piece, now, variation: WhatIfChange::NONE)
         @piece = piece
         @studio = piece.studio
         @now = now
@@ -19,7 +19,7 @@ module App
 
       def school = variation.school || piece.setting("school")
       def work = @work ||= variation.work(snapshot.work)
-      def items = @items ||= work.equal?(snapshot.work) ? snapshot.items : Items.of(piece, work)
+      def items = @items ||= work.equal?(snapshot.work) ? snapshot.items : LearningItems.of(piece, work)
       def season = @season ||= Records::Mapping::Seasons.new(piece, now:)
 
       def tasks
@@ -38,8 +38,8 @@ module App
 
       # Names of people, tasks and rehearsals, for sentences.
       def names
-        @names ||= { **@studio.people.pluck(:id, :name).to_h { |id, name| [Records::Mapping::Seasons.person(id), name] }, **tasks.to_h { |task| [task.id, PlanTitles.of(task)] },
-                     **season.rehearsals.to_h { |rehearsal| ["w#{rehearsal.id}", Pages::Dates.day(rehearsal.date)] } }
+        @names ||= { **@studio.people.pluck(:id, :name).to_h { |id, name| [Records::Mapping::Seasons.person(id), name] }, **tasks.to_h { |task| [task.id, TaskTitles.of(task)] },
+                     **season.rehearsals.to_h { |rehearsal| ["w#{rehearsal.id}", Shared::Dates.day(rehearsal.date)] } }
       end
 
       # Slots of the standing plan that lie behind us.
@@ -52,7 +52,7 @@ module App
 
       private
 
-      def snapshot = @snapshot ||= Snapshots.of(piece)
+      def snapshot = @snapshot ||= PieceSnapshots.of(piece)
 
       # Who was not there when something was taught, by the register: {item key => [person id]}.
       def missed

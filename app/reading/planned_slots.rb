@@ -1,9 +1,9 @@
 # frozen_string_literal: true
 
 module App
-  module Actions
+  module Reading
     # The slots of a plan that lie ahead, each as a task of its own with the people called to it, and where it lies.
-    class SlotTasks
+    class PlannedSlots
       Planning = Core::Planning
       private_constant :Planning
 
@@ -37,7 +37,7 @@ module App
         windows = problem.windows.to_h { |window| [window.id, window] }
         slots.filter_map do |slot|
           window = windows["w#{slot.rehearsal_id}"] or next
-          Planning::Placement.new(task: SlotTasks.id(slot), window: window.id, start: slot.start_minute - window.start, minutes: slot.minutes, room: "r#{slot.room_id}")
+          Planning::Placement.new(task: PlannedSlots.id(slot), window: window.id, start: slot.start_minute - window.start, minutes: slot.minutes, room: "r#{slot.room_id}")
         end
       end
 
@@ -45,8 +45,8 @@ module App
 
       def task(slot)
         after, after_window = @plan.result.fetch("waits", {}).fetch(slot.task_key, [[], []])
-        Planning::Task.new(id: SlotTasks.id(slot), kind: slot.kind, minutes: slot.minutes, dancers: called(slot, "dancer"), choreographers: called(slot, "teacher"),
-                           after: keyed(after), after_window: keyed(after_window), title: PlanTitles.edge(slot.task_key) || slot.title,
+        Planning::Task.new(id: PlannedSlots.id(slot), kind: slot.kind, minutes: slot.minutes, dancers: called(slot, "dancer"), choreographers: called(slot, "teacher"),
+                           after: keyed(after), after_window: keyed(after_window), title: TaskTitles.edge(slot.task_key) || slot.title,
                            sections: slot.section_ids, links: slot.from_link && (slot.from_link..slot.to_link).to_a)
       end
 
@@ -56,7 +56,7 @@ module App
                          .group_by { |row| row.first(2) }.transform_values { |same| same.map(&:last) }
       end
 
-      def keyed(keys) = slots.select { |slot| keys.include?(slot.task_key) }.map { |slot| SlotTasks.id(slot) }
+      def keyed(keys) = slots.select { |slot| keys.include?(slot.task_key) }.map { |slot| PlannedSlots.id(slot) }
     end
   end
 end

@@ -1,9 +1,9 @@
 # frozen_string_literal: true
 
 module App
-  module Pages
+  module Reading
     # Slots people were told: those of published, standing plans.
-    module Slots
+    module StandingSlots
       module_function
 
       def standing(studio, rehearsals)

@@ -1,9 +1,9 @@
 # frozen_string_literal: true
 
 module App
-  module Actions
+  module Reading
     # What a task is called on screens and call sheets.
-    module PlanTitles
+    module TaskTitles
       EDGES = { "join-#{Core::Learning::Item::OPENING}" => "opening", "join-#{Core::Learning::Item::ENDING}" => "ending" }.freeze
 
       def self.of(task)

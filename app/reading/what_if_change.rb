@@ -1,10 +1,10 @@
 # frozen_string_literal: true
 
 module App
-  module Actions
+  module Reading
     # One thing changed, to see what a plan would then be: another school, a rehearsal more or less, somebody free, fewer or
     # more passes, another teacher of a section. It can also be done for good.
-    class Variation
+    class WhatIfChange
       KINDS = %w[school without extra freed passes teacher].freeze
       PASSES = { "fewer" => 0.8, "more" => 1.2 }.freeze
 
@@ -33,8 +33,8 @@ module App
       def text
         case kind
         when "school" then I18n.t("schools.#{school}.name")
-        when "without" then I18n.t("what_if.without", day: Pages::Dates.day(rehearsal.date))
-        when "extra" then I18n.t("what_if.extra", day: Pages::Dates.day(Date.iso8601(extra.date)), from: @params["start"], to: @params["end"])
+        when "without" then I18n.t("what_if.without", day: Shared::Dates.day(rehearsal.date))
+        when "extra" then I18n.t("what_if.extra", day: Shared::Dates.day(Date.iso8601(extra.date)), from: @params["start"], to: @params["end"])
         when "freed" then I18n.t("what_if.freed", name: person.name)
         when "passes" then I18n.t("what_if.passes.#{@params['passes']}")
         else I18n.t("what_if.teacher", section: section.name, name: teacher.name)
@@ -60,8 +60,8 @@ module App
       def accept
         case kind
         when "school" then @piece.update!(settings: @piece.settings.merge("school" => school))
-        when "without" then rehearsal.update!(cancelled_at: Clock.now)
-        when "extra" then AddRehearsals.new(@studio, { "single" => extra.date, "start" => @params["start"], "end" => @params["end"], "rooms" => @studio.rooms.open.ids.map(&:to_s) }).run
+        when "without" then rehearsal.update!(cancelled_at: Shared::Clock.now)
+        when "extra" then Rehearsals::Actions::Add.new(@studio, { "single" => extra.date, "start" => @params["start"], "end" => @params["end"], "rooms" => @studio.rooms.open.ids.map(&:to_s) }).run
         when "freed" then free
         when "passes" then @piece.sections.each { |row| row.update!(**passed(row)) }
         else section.update!(choreographer: teacher)
@@ -80,7 +80,7 @@ module App
 
       # Somebody comes after all, from today on: days ahead are taken out of what they had said, days past stay.
       def free
-        today = @studio.local(Clock.now).to_date
+        today = @studio.local(Shared::Clock.now).to_date
         ahead = person.absences.where(to_date: today..)
         ahead.where(from_date: today..).destroy_all
         ahead.where(from_date: ...today).find_each { |absence| absence.update!(to_date: today - 1) }
@@ -107,7 +107,7 @@ module App
 
       # From today on, and no further than a season.
       def date
-        today = @studio.local(Clock.now).to_date
+        today = @studio.local(Shared::Clock.now).to_date
         Date.iso8601(@params["date"].to_s).then { |date| date if date.between?(today, today + 800) }
       rescue ArgumentError # no date, or too long for one
         nil

@@ -1,7 +1,7 @@
 # frozen_string_literal: true
 
 module App
-  module Pages
+  module Shared
     # A list of dancers said as people say it: "everyone", "Scouts, Nurses", or by name.
     class CallNames
       def initialize(piece) = @piece = piece

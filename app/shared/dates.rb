@@ -1,7 +1,7 @@
 # frozen_string_literal: true
 
 module App
-  module Pages
+  module Shared
     # Dates as people say them.
     module Dates
       module_function

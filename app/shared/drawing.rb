@@ -3,9 +3,9 @@
 require "erb"
 
 module App
-  module Pages
+  module Shared
     # Builds SVG text; every attribute and text is escaped.
-    module Svg
+    module Drawing
       module_function
 
       # tag(:rect, x: 1, y: 2) or tag(:g, class: "x") { "inner" }; a text child goes through text().

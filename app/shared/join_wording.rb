@@ -1,7 +1,7 @@
 # frozen_string_literal: true
 
 module App
-  module Pages
+  module Shared
     # What the rules find of a join, in words: each side, and the whole in a sentence.
     class JoinWording
       def initialize(join, work, groups: {})
@@ -30,7 +30,7 @@ module App
         I18n.t("joins.available", counts: amount(finding.counts))
       end
 
-      def amount(counts) = I18n.t("joins.counts", count: Pages.number(counts.to_f), one: counts == 1 ? "" : "s")
+      def amount(counts) = I18n.t("joins.counts", count: Amount.of(counts.to_f), one: counts == 1 ? "" : "s")
 
       def side(finding, which)
         known = finding.public_send(which)
@@ -80,7 +80,7 @@ module App
       def counts_side(known, which)
         return I18n.t(which == :leaving ? "joins.ends_on" : "joins.begins_on") if known.value.zero?
 
-        which == :leaving ? I18n.t("joins.over", counts: Pages.number(known.value)) : I18n.t("joins.pickup")
+        which == :leaving ? I18n.t("joins.over", counts: Amount.of(known.value)) : I18n.t("joins.pickup")
       end
 
       def groups_side(finding, which)
@@ -104,7 +104,7 @@ module App
         from = @join.leaving.name
         to = @join.entering.name
         case finding.state
-        when :counts then I18n.t("joins.reasons.#{finding.reason}", from:, to:, **finding.facts.transform_values { |value| Pages.number(value.to_f) })
+        when :counts then I18n.t("joins.reasons.#{finding.reason}", from:, to:, **finding.facts.transform_values { |value| Amount.of(value.to_f) })
         when :groups then I18n.t("joins.groups_apart", from:, left: leaving(finding), right: entering(finding))
         when :tempo then I18n.t("joins.tempo_changes", from:, to:, left: leaving(finding), right: entering(finding))
         when :repeat then I18n.t("joins.other_repeat", index: finding.leaving.value, others: finding.facts[:others].join(", "))

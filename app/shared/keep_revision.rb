@@ -1,9 +1,9 @@
 # frozen_string_literal: true
 
 module App
-  module Actions
+  module Shared
     # Keeps the whole piece as it is now, as the next revision.
-    class Revise
+    class KeepRevision
       def initialize(piece, account)
         @piece = piece
         @account = account

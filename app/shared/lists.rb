@@ -1,9 +1,9 @@
 # frozen_string_literal: true
 
 module App
-  module Pages
+  module Shared
     # A list that stays short: "Ada, Bram and Cleo", or "Ada, Bram, Cleo and 4 more".
-    module Few
+    module Lists
       def self.of(words, most = 3) = words.size > most ? "#{words.first(most).join(', ')} #{I18n.t('few.more', count: words.size - most)}" : words.to_sentence
     end
   end

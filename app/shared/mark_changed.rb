@@ -1,7 +1,7 @@
 # frozen_string_literal: true
 
 module App
-  module Actions
+  module Shared
     # Notes in the log of everybody who was shown an item that some of its eights changed. Answers how many people.
     class MarkChanged
       def initialize(piece, key, eights, account, today, note: nil)

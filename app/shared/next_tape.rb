@@ -1,9 +1,9 @@
 # frozen_string_literal: true
 
 module App
-  module Actions
+  module Shared
     # Which tape the next choreographer of a studio gets.
-    module Tapes
+    module NextTape
       def self.next_free(studio)
         taken = studio.people.choreographers.pluck(:tape)
         all = (1..Records::Person::TAPES).to_a

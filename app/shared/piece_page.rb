@@ -1,7 +1,7 @@
 # frozen_string_literal: true
 
 module App
-  module Pages
+  module Shared
     # Root of all screens of a piece: the work, what there is to learn, and the spine on top.
     class PiecePage
       attr_reader :piece, :member, :now, :at
@@ -16,20 +16,20 @@ module App
 
       def title = piece.title
       def today = now.to_date
-      def snapshot = @snapshot ||= Snapshots.of(piece)
+      def snapshot = @snapshot ||= Reading::PieceSnapshots.of(piece)
       def work = snapshot.work
       def order = work.order
       def items = snapshot.items
       def progress = snapshot.progress
       def spine = @spine ||= Spine.new(self)
-      def director? = Policies::Piece.new(member, piece).direct?
+      def director? = Piece::Policy.new(member, piece).direct?
       def people = snapshot.people
       def teacher(id) = people[id]
       def tape(section) = teacher(section.choreographer)&.tape
       def vocabulary = piece.studio.vocabulary
       def forks_of_piece = @forks_of_piece ||= snapshot.danced.forks
       def stage = snapshot.stage
-      def standings = @standings ||= snapshot.memo(:standings) { snapshot.review.joins.map { |held| JoinStanding.new(held, snapshot) } }
+      def standings = @standings ||= snapshot.memo(:standings) { snapshot.review.joins.map { |held| Reading::JoinStanding.new(held, snapshot) } }
       def estimate = @estimate ||= Core::Planning::Estimate.new(under_eleven: piece.studio.setting("under_eleven"), factors: Records::Mapping::Seasons.factors(piece.studio))
 
       # What teaching a section takes, at its tempo and with its dancers: an Estimate::Breakdown.

@@ -1,7 +1,7 @@
 # frozen_string_literal: true
 
 module App
-  module Pages
+  module Shared
     # A page that needs only a title.
     class Plain
       attr_reader :title

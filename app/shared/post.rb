@@ -1,7 +1,7 @@
 # frozen_string_literal: true
 
 module App
-  module Actions
+  module Shared
     # Puts a mail into the outbox and asks the worker to deliver it.
     class Post
       def initialize(studio) = @studio = studio

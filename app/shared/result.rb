@@ -1,7 +1,7 @@
 # frozen_string_literal: true
 
 module App
-  module Actions
+  module Shared
     # What an action answers: a value, or what is wrong ({field => text}).
     class Result
       attr_reader :value, :errors

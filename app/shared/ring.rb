@@ -1,7 +1,7 @@
 # frozen_string_literal: true
 
 module App
-  module Pages
+  module Shared
     # The ring of a cell: closes by a fifth a rung, filled once it counts as learned, broken when fading.
     module Ring
       module_function

@@ -1,7 +1,7 @@
 # frozen_string_literal: true
 
 module App
-  module Pages
+  module Shared
     # The piece's chain across the top: links to length, joins between, what is learned, what runs today.
     class Spine
       WIDTH = 1224
@@ -48,7 +48,7 @@ module App
       def draw
         key = "spine"
         inner = Tape.patterns(links.map { |link| @page.tape(link.section) }, key) + clips + times + capsules(key) + seams + bars + echoes + bracket
-        Svg.drawing(width, height, inner, label: I18n.t("spine.label", title: @page.piece.title), class: "spine-chain")
+        Drawing.drawing(width, height, inner, label: I18n.t("spine.label", title: @page.piece.title), class: "spine-chain")
       end
 
       def judge(join)
@@ -104,9 +104,9 @@ module App
           next unless state == :joined
 
           x = place(join.entering).x - 6
-          Svg.tag(:clipPath, Svg.tag(:rect, x:, y: TOP + (TALL / 2), width: 30, height: TALL), id: "hook-#{join.index}")
+          Drawing.tag(:clipPath, Drawing.tag(:rect, x:, y: TOP + (TALL / 2), width: 30, height: TALL), id: "hook-#{join.index}")
         end
-        Svg.tag(:defs, boxes.join)
+        Drawing.tag(:defs, boxes.join)
       end
 
       def times
@@ -117,18 +117,18 @@ module App
 
           label = Formats::Times.length(link.start_seconds)
           free = x + 34
-          Svg.tag(:line, x1: x + 1, x2: x + 1, y1: 3, y2: 18, class: "tick") + Svg.text(label, x: x + 5, y: 14, class: "time")
+          Drawing.tag(:line, x1: x + 1, x2: x + 1, y1: 3, y2: 18, class: "tick") + Drawing.text(label, x: x + 5, y: 14, class: "time")
         end.join
       end
 
       def capsules(key)
         drawn = links.map { |link| capsule(link, key) }.join
-        hooks = joins.zip(states).map { |join, state| state == :joined ? Svg.tag(:g, ring(join.leaving, key, fill: "none"), clip_path: "url(#hook-#{join.index})") : "" }
+        hooks = joins.zip(states).map { |join, state| state == :joined ? Drawing.tag(:g, ring(join.leaving, key, fill: "none"), clip_path: "url(#hook-#{join.index})") : "" }
         drawn + hooks.join + links.map { |link| label(link) }.join
       end
 
       def capsule(link, key)
-        Svg.tag(:g, Svg.title(pick_label(link)) + ring(link, key, fill: nil), class: ["capsule", ("picked" if @page.at == link.index.to_s)].compact.join(" "))
+        Drawing.tag(:g, Drawing.title(pick_label(link)) + ring(link, key, fill: nil), class: ["capsule", ("picked" if @page.at == link.index.to_s)].compact.join(" "))
       end
 
       # Marks between links: a question where they touch, a crack, the notch of what changed since it was agreed.
@@ -139,23 +139,23 @@ module App
         mark = { question: SeamMark.question, clash: SeamMark.clash }[kind]
         at = (place(join.leaving).right + place(join.entering).x) / 2
         drawn = if mark
-                  Svg.tag(:g, (kind == :question ? Svg.tag(:circle, cx: 18, cy: 12, r: 11, class: "seam-back") : "") + mark, transform: "translate(#{Svg.plain(at - 18)} #{TOP + 9})",
+                  Drawing.tag(:g, (kind == :question ? Drawing.tag(:circle, cx: 18, cy: 12, r: 11, class: "seam-back") : "") + mark, transform: "translate(#{Drawing.plain(at - 18)} #{TOP + 9})",
                   class: "seam-#{kind}")
                 else
                   ""
                 end
-        drawn + (@page.standings[join.index - 1].state == :changed ? Svg.tag(:path, d: "M#{Svg.plain(at - 5)} 20h10l-5 7z", class: "seam-notch") : "")
+        drawn + (@page.standings[join.index - 1].state == :changed ? Drawing.tag(:path, d: "M#{Drawing.plain(at - 5)} 20h10l-5 7z", class: "seam-notch") : "")
       end
 
       def ring(link, key, fill:)
         place = place(link)
-        Svg.tag(:rect, x: place.x + 4, y: TOP + 4, width: place.width - 8, height: TALL - 8, rx: 17, class: fill ? nil : "hole", fill:,
+        Drawing.tag(:rect, x: place.x + 4, y: TOP + 4, width: place.width - 8, height: TALL - 8, rx: 17, class: fill ? nil : "hole", fill:,
                        stroke: Tape.fill(@page.tape(link.section), key), stroke_width: 7)
       end
 
       def label(link)
         place = place(link)
-        Svg.text(fit(link, place.width - 26), x: place.middle, y: TOP + 25.5, text_anchor: "middle", class: "name")
+        Drawing.text(fit(link, place.width - 26), x: place.middle, y: TOP + 25.5, text_anchor: "middle", class: "name")
       end
 
       def fit(link, room)
@@ -173,8 +173,8 @@ module App
           place = place(link)
           long = place.width - 30
           share = learned(link)
-          Svg.tag(:rect, x: place.x + 15, y: 75, width: long, height: 4, rx: 2, class: "bar-all") +
-            (share.positive? ? Svg.tag(:rect, x: place.x + 15, y: 75, width: long * share, height: 4, rx: 2, class: "bar-have") : "")
+          Drawing.tag(:rect, x: place.x + 15, y: 75, width: long, height: 4, rx: 2, class: "bar-all") +
+            (share.positive? ? Drawing.tag(:rect, x: place.x + 15, y: 75, width: long * share, height: 4, rx: 2, class: "bar-have") : "")
         end.join
       end
 
@@ -189,7 +189,7 @@ module App
       def echoes
         links.map do |link|
           text = echo(link)
-          text.empty? || place(link).width < 56 ? "" : Svg.text(text, x: place(link).middle, y: 96, text_anchor: "middle", class: "echo")
+          text.empty? || place(link).width < 56 ? "" : Drawing.text(text, x: place(link).middle, y: 96, text_anchor: "middle", class: "echo")
         end.join
       end
 
@@ -215,7 +215,7 @@ module App
         to = place(links[chain.to - 1]).right - 6
         seconds = links[(chain.from - 1)..(chain.to - 1)].sum(&:seconds)
         text = I18n.t(chain.length == 1 ? "spine.runs_one" : "spine.runs", from: links[chain.from - 1].name, to: links[chain.to - 1].name, length: Formats::Times.length(seconds))
-        Svg.tag(:path, d: "M#{Svg.plain(from)} 104v8H#{Svg.plain(to)}v-8", class: "bracket") + Svg.text(text, x: [from + 2, 4].max, y: 127, class: "runs")
+        Drawing.tag(:path, d: "M#{Drawing.plain(from)} 104v8H#{Drawing.plain(to)}v-8", class: "bracket") + Drawing.text(text, x: [from + 2, 4].max, y: 127, class: "runs")
       end
     end
   end

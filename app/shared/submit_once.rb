@@ -1,9 +1,9 @@
 # frozen_string_literal: true
 
 module App
-  module Actions
+  module Shared
     # A form's work done once, whatever is sent twice. Its key is remembered with where it led.
-    class Once
+    class SubmitOnce
       def initialize(studio, key)
         @studio = studio
         @key = key.to_s[0, 64]

@@ -1,7 +1,7 @@
 # frozen_string_literal: true
 
 module App
-  module Pages
+  module Shared
     # A choreographer's cloth tape: a colour and a weave, so that it reads without colour. Twelve of them.
     module Tape
       COLOURS = %w[#b9482d #2c6e66 #414f9e #9a6a0b #7a3b69 #55702a #34688d #76503a #ab3659 #24573b #4b4b55 #b1571a].freeze
@@ -28,8 +28,8 @@ module App
 
       # Pattern definitions for a drawing; ids are unique by its key.
       def patterns(tapes, key)
-        Svg.tag(:defs, tapes.uniq.map do |tape|
-          Svg.tag(:pattern, tile(tape), id: id(tape, key), width: SIZE, height: SIZE, patternUnits: "userSpaceOnUse")
+        Drawing.tag(:defs, tapes.uniq.map do |tape|
+          Drawing.tag(:pattern, tile(tape), id: id(tape, key), width: SIZE, height: SIZE, patternUnits: "userSpaceOnUse")
         end.join)
       end
 

@@ -1,7 +1,7 @@
 # frozen_string_literal: true
 
 module App
-  module Actions
+  module Shared
     # Mails the teachers on both sides of a join who sign in. Answers how many were told.
     class TellTeachers
       def initialize(piece, join, except: nil)

@@ -1,10 +1,10 @@
 # frozen_string_literal: true
 
 module App
-  module Actions
+  module Shared
     # Does something to a piece and looks at its joins before and after: of those that were agreed and whose edge has
     # changed by it, both teachers are told, and everybody who had it is marked to be checked again. Nothing is reset.
-    class JoinsTouched
+    class WatchAgreements
       def self.around(piece, account, today)
         touched = new(piece, account, today)
         result = yield
@@ -32,8 +32,8 @@ module App
 
       # Fresh from the rows: the piece may have been changed a moment ago.
       def standings
-        snapshot = Snapshots::Snapshot.new(@piece.studio.pieces.find(@piece.id))
-        snapshot.review.joins.map { |held| Pages::JoinStanding.new(held, snapshot) }
+        snapshot = Reading::PieceSnapshots::Snapshot.new(@piece.studio.pieces.find(@piece.id))
+        snapshot.review.joins.map { |held| Reading::JoinStanding.new(held, snapshot) }
       end
 
       def one(standing)

@@ -1,15 +1,15 @@
 # frozen_string_literal: true
 
 module App
-  module Routes
+  module Spacing
     # Who moves when, where everybody stands, and the hole sheet.
-    module Spacing
+    module Routes
       # The page of a link's floor, for the form that is sent about it.
       module About
         def floor_page(**more)
           at = piece.links.index { |link| link.id == number(params["id"]) }
           halt 404 unless at
-          Pages::Spacing.new(piece:, member:, now: local_now, at: (at + 1).to_s, moment: params["moment"], **more).tap { |shown| permit Policies::Section, shown.row, :edit? }
+          Pages::Show.new(piece:, member:, now: local_now, at: (at + 1).to_s, moment: params["moment"], **more).tap { |shown| permit Steps::Policy, shown.row, :edit? }
         end
 
         def save_floor(shown, formation, version: nil)
@@ -20,10 +20,10 @@ module App
       def self.registered(app)
         app.helpers About
         app.allow :member, get: "/pieces/:piece/spacing" do
-          page :spacing, piece_page(Pages::Spacing, show: params["show"], moment: params["moment"], who: params["who"], seen: params["seen"])
+          page "spacing/show", piece_page(Pages::Show, show: params["show"], moment: params["moment"], who: params["who"], seen: params["seen"])
         end
         app.allow :member, get: "/pieces/:piece/holes" do
-          page :holes, piece_page(Pages::Holes, out: params["out"]), layout: params["print"] ? :paper : :layout, paper: params["print"]
+          page "spacing/holes", piece_page(Pages::Holes, out: params["out"]), layout: params["print"] ? :paper : :layout, paper: params["print"]
         end
         parts(app)
         formations(app)
@@ -33,11 +33,11 @@ module App
       def self.parts(app)
         app.allow :director, :choreographer, post: "/pieces/:piece/sections/:id/parts" do
           section = find(piece.sections)
-          permit Policies::Section, section, :edit?
+          permit Steps::Policy, section, :edit?
           way = Actions::SpreadParts::WAYS.find { |each| each == params["way"] }
           result = way ? Actions::SpreadParts.new(section, way, number(params["step"]).clamp(1, 64), account, today).run : Actions::SaveParts.new(section, params, account, today).run
           shown = { show: "lines", at: params["at"] }
-          next page(:spacing, piece_page(Pages::Spacing, show: "lines", errors: result.errors, typed: params), status: result.value == :conflict ? 409 : 422) unless result.ok?
+          next page("spacing/show", piece_page(Pages::Show, show: "lines", errors: result.errors, typed: params), status: result.value == :conflict ? 409 : 422) unless result.ok?
 
           say t("lines.saved", name: section.name)
           redirect "/pieces/#{piece.id}/spacing?#{Rack::Utils.build_query(shown)}"
@@ -49,11 +49,11 @@ module App
           sent = wants_json? ? json_body : {}
           params["moment"] = sent["moment"]
           shown = floor_page
-          result = save_floor(shown, Actions::ReadSpots.new(piece, sent["spots"]).formation, version: sent["version"].to_i)
+          result = save_floor(shown, SentSpots.new(piece, sent["spots"]).formation, version: sent["version"].to_i)
           next json(result.errors, 409) unless result.ok?
 
-          fresh = Pages::Spacing.new(piece: studio.pieces.find(piece.id), member:, now: local_now, at: shown.at, moment: params["moment"])
-          json({ version: result.value.lock_version, html: part(:floor_facts, page: fresh) })
+          fresh = Pages::Show.new(piece: studio.pieces.find(piece.id), member:, now: local_now, at: shown.at, moment: params["moment"])
+          json({ version: result.value.lock_version, html: part("spacing/floor_facts", page: fresh) })
         end
         app.allow :director, :choreographer, post: "/pieces/:piece/links/:id/formation/remove" do
           shown = floor_page
@@ -75,7 +75,7 @@ module App
           redirect "/pieces/#{piece.id}/spacing?at=#{shown.index}&moment=#{shown.moment_key}"
         end
         app.allow :director, post: "/pieces/:piece/floor" do
-          permit Policies::Piece, piece, :direct?
+          permit Piece::Policy, piece, :direct?
           size = %w[width depth].to_h { |name| [name, Float(params[name].to_s, exception: false)] }
           fits = size.values.all? { |metres| metres&.between?(3, 30) }
           piece.update!(settings: piece.settings.merge("floor" => size)) if fits

@@ -1,10 +1,10 @@
 # frozen_string_literal: true
 
 module App
-  module Actions
+  module Spacing
     # Spots as a page sends them: [{"p" => id, "x" => metres, "y" => metres, "f" => facing, "pin" => true}, …]. Only dancers
     # of the cast; places within ten metres of the floor.
-    class ReadSpots
+    class SentSpots
       def initialize(piece, data)
         @cast = piece.castings.pluck(:person_id).to_set
         @data = data

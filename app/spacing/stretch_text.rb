@@ -1,7 +1,7 @@
 # frozen_string_literal: true
 
 module App
-  module Actions
+  module Spacing
     # What a group does besides its moves, as typed: "9-16 hold, 17-20 off, 3 free".
     module StretchText
       DOING = { "hold" => :holding, "holds" => :holding, "holding" => :holding, "free" => :free, "freestyle" => :free, "off" => :off, "out" => :off, "move" => :moving, "moves" => :moving }.freeze

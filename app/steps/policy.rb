@@ -1,9 +1,9 @@
 # frozen_string_literal: true
 
 module App
-  module Policies
+  module Steps
     # A section belongs to its choreographer; directors may edit all.
-    class Section
+    class Policy
       def initialize(member, section)
         @member = member
         @section = section

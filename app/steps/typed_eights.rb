@@ -1,10 +1,10 @@
 # frozen_string_literal: true
 
 module App
-  module Actions
+  module Steps
     # The eights of a Steps form, as rows: [{counts:, text:, cue:, name:}, …]. A text that fills several eights ("//",
     # "x2", "in 6:", a pasted sheet) becomes as many rows.
-    class StepsText
+    class TypedEights
       MOST = 200
       Row = Struct.new(:counts, :text, :cue, :name, keyword_init: true) do
         def core = Core::Piece::Row.new(counts: counts.clamp(1, 64), text:, cue:, name:)

@@ -1,14 +1,14 @@
 # frozen_string_literal: true
 
 module App
-  module Routes
+  module Steps
     # What steps are called: the studio's own words, and the names in one piece.
-    module Words
+    module WordRoutes
       def self.registered(app)
-        app.allow(:member, get: "/pieces/:piece/names") { page :names, piece_page(Pages::Names) }
+        app.allow(:member, get: "/pieces/:piece/names") { page "steps/names", piece_page(Pages::Names) }
         app.allow :director, :choreographer, post: "/pieces/:piece/names" do
           result = Actions::AddOwnStep.new(studio, params).run
-          next page(:names, piece_page(Pages::Names, typed: params, errors: result.errors), status: 422) unless result.ok?
+          next page("steps/names", piece_page(Pages::Names, typed: params, errors: result.errors), status: 422) unless result.ok?
 
           say t("names.added", name: result.value.name, like: result.value.like)
           redirect "/pieces/#{piece.id}/names"

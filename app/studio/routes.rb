@@ -1,24 +1,24 @@
 # frozen_string_literal: true
 
 module App
-  module Routes
+  module Studio
     # Beginning a studio, choosing among several, its settings, leaving it.
-    module Studios
+    module Routes
       def self.registered(app)
         beginning(app)
         settings(app)
       end
 
       def self.beginning(app)
-        app.allow(:anyone, get: "/begin") { page :begin, Pages::Begin.new, layout: :plain }
+        app.allow(:anyone, get: "/begin") { page "doors/new_studio", Doors::Pages::NewStudio.new, layout: :plain }
         app.allow :anyone, post: "/begin" do
-          result = Actions::BeginStudio.new(params).run
-          next page(:begin, Pages::Begin.new(params, result.errors), layout: :plain, status: 422) unless result.ok?
+          result = Doors::Actions::CreateStudio.new(params).run
+          next page("doors/new_studio", Doors::Pages::NewStudio.new(params, result.errors), layout: :plain, status: 422) unless result.ok?
 
           sign_in(result.value.account, studio: result.value.studio)
           redirect "/"
         end
-        app.allow(:account, get: "/studios") { page :studios, Pages::Studios.new(account), layout: :plain }
+        app.allow(:account, get: "/studios") { page "studio/places", Pages::Places.new(account), layout: :plain }
         app.allow :account, post: "/studios/:id/enter" do
           place = account.memberships.find_by(studio_id: number(params["id"])) || halt(404)
           session["studio"] = place.studio_id
@@ -27,16 +27,16 @@ module App
       end
 
       def self.settings(app)
-        app.allow(:member, get: "/settings") { page :settings, Pages::StudioSettings.new(member) }
+        app.allow(:member, get: "/settings") { page "studio/settings", Pages::Settings.new(member) }
         app.allow :director, post: "/settings" do
           result = Actions::ChangeSettings.new(studio, params).run
-          next page(:settings, Pages::StudioSettings.new(member, result.errors), status: 422) unless result.ok?
+          next page("studio/settings", Pages::Settings.new(member, result.errors), status: 422) unless result.ok?
 
           say t("settings.saved")
           redirect "/settings"
         end
         app.allow :member, post: "/leave" do
-          result = Actions::LeaveStudio.new(member).run
+          result = Actions::Leave.new(member).run
           say(result.ok? ? t("settings.left", studio: studio.name) : result.errors[:base])
           session.delete("studio") if result.ok?
           redirect(result.ok? ? "/studios" : "/settings")

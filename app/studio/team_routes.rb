@@ -1,13 +1,13 @@
 # frozen_string_literal: true
 
 module App
-  module Routes
+  module Studio
     # Who signs in to the studio: invitations, roles, the outbox.
-    module Team
+    module TeamRoutes
       def self.registered(app)
         app.allow :director, post: "/invitations" do
-          result = Actions::Invite.new(studio, params, Clock.now).run
-          next page(:settings, Pages::StudioSettings.new(member, result.errors), status: 422) unless result.ok?
+          result = Actions::Invite.new(studio, params, Shared::Clock.now).run
+          next page("studio/settings", Pages::Settings.new(member, result.errors), status: 422) unless result.ok?
 
           say t("team.invited", email: result.value.email)
           redirect "/settings#team"
@@ -17,7 +17,7 @@ module App
           say(result.ok? ? t("team.changed") : result.errors[:base])
           redirect "/settings#team"
         end
-        app.allow(:director, get: "/outbox") { page :outbox, Pages::Outbox.new(studio) }
+        app.allow(:director, get: "/outbox") { page "studio/outbox", Pages::Outbox.new(studio) }
         app.allow :director, get: "/outbox/:id.eml" do
           path = File.join(Settings.files_dir, "outbox", "#{find(studio.mails).id}.eml")
           File.file?(path) ? send_file(path, type: "message/rfc822", disposition: "attachment") : halt(404)

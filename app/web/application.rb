@@ -10,60 +10,69 @@ require "pundit"
 require "pagy"
 
 module App
-  # The web application: settings, error answers, and the list of features.
-  class Web < Sinatra::Base
-    register Access
+  module Web
+    # The web application: settings, error answers, and the list of features.
+    class Application < Sinatra::Base
+      register Access
 
-    set :environment, Settings.environment.to_sym
-    set :root, Settings::ROOT
-    set :views, File.join(Settings::ROOT, "app")
-    set :erb, escape_html: true, trim: "-"
-    set :static, false
-    set :reload_templates, ENV.key?("RELOAD")
-    set :sessions, false
-    set :protection, false
-    set :logging, false
-    set :dump_errors, false
-    set :show_exceptions, false
-    set :raise_errors, false
-    set :host_authorization, permitted_hosts: Settings.production? ? [URI(Settings.app_url).host] : []
-    set :strict_paths, false
+      set :environment, Settings.environment.to_sym
+      set :root, Settings::ROOT
+      set :views, File.join(Settings::ROOT, "app")
+      set :erb, escape_html: true, trim: "-"
+      set :static, false
+      set :reload_templates, ENV.key?("RELOAD")
+      set :sessions, false
+      set :protection, false
+      set :logging, false
+      set :dump_errors, false
+      set :show_exceptions, false
+      set :raise_errors, false
+      set :host_authorization, permitted_hosts: Settings.production? ? [URI(Settings.app_url).host] : []
+      set :strict_paths, false
 
-    helpers Helpers::Identity, Helpers::Html, Helpers::Flow
-    helpers { def find_template(views, name, engine, &) = super(views, MOVED_VIEWS.fetch(name.to_s), engine, &) }
+      helpers Helpers::Identity, Helpers::Html, Helpers::Flow
 
-    before { @params = Sinatra::IndifferentHash.new.merge(Shapes.form(params)) }
+      # "steps/show" is app/steps/views/show.erb; a layout's bare name stands in this room.
+      helpers do
+        def find_template(views, name, _engine)
+          file, room = name.to_s.split("/").reverse
+          yield File.join(views, room || "web", "views", "#{file}.erb")
+        end
+      end
 
-    register Routes::Health
-    register Routes::SignIn
-    register Routes::Studios
-    register Routes::Team
-    register Routes::Home
-    register Routes::People
-    register Routes::Roster
-    register Routes::Rehearsals
-    register Routes::Pieces
-    register Routes::Steps # before Structure, whose links/:id/:step would take its paths
-    register Routes::Joins
-    register Routes::Spacing
-    register Routes::Structure
-    register Routes::Sections
-    register Routes::Sharing
-    register Routes::Words
-    register Routes::Groups
-    register Routes::Learning
-    register Routes::Plans
-    register Routes::Calls
-    register Routes::MyPart
+      before { @params = Sinatra::IndifferentHash.new.merge(PermittedParameters.form(params)) }
 
-    not_found { answer_page 404 }
-    error(Helpers::Flow::NotYours) { answer_page 403 }
-    error(ActiveRecord::StaleObjectError) { answer_page 409 }
-    error do
-      SemanticLogger["Web"].error("unhandled", env["sinatra.error"])
-      answer_page 500
+      register Health::Routes
+      register Doors::Routes
+      register Studio::Routes
+      register Studio::TeamRoutes
+      register Home::Routes
+      register People::Routes
+      register People::RosterRoutes
+      register Rehearsals::Routes
+      register Piece::Routes
+      register Steps::Routes # before Structure, whose links/:id/:step would take its paths
+      register Joins::Routes
+      register Spacing::Routes
+      register Piece::StructureRoutes
+      register Piece::SectionRoutes
+      register Piece::SharingRoutes
+      register Steps::WordRoutes
+      register Piece::GroupRoutes
+      register Learning::Routes
+      register Planning::Routes
+      register Calls::Routes
+      register MyPart::Routes
+
+      not_found { answer_page 404 }
+      error(Helpers::Flow::NotYours) { answer_page 403 }
+      error(ActiveRecord::StaleObjectError) { answer_page 409 }
+      error do
+        SemanticLogger["Web"].error("unhandled", env["sinatra.error"])
+        answer_page 500
+      end
+
+      def self.rack = Stack.build(self)
     end
-
-    def self.rack = Stack.build(self)
   end
 end

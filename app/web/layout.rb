@@ -1,9 +1,9 @@
 # frozen_string_literal: true
 
 module App
-  module Pages
+  module Web
     # What the layout prints around a page: title, the way about, account, flash.
-    class Frame
+    class Layout
       STUDIO = [[:home, "/"], [:people, "/people"], [:rehearsals, "/rehearsals"], [:calls, "/calls"], [:settings, "/settings"]].freeze
       SCREENS = [[:share_out, ""], [:steps, "/steps"], [:joins, "/joins"], [:spacing, "/spacing"], [:who_has_it, "/who-has-it"], [:plan, "/plan"], [:calls, "/calls"]].freeze
       attr_reader :member, :account, :flash

@@ -12,7 +12,7 @@ module RouteWorld
     @ids ||= begin
       make_season(studio)
       clash
-      told, plan = Array.new(2) { |i| make_plan.tap { |made| App::Actions::PublishPlan.new(made, NOW).run if i.zero? } }
+      told, plan = Array.new(2) { |i| make_plan.tap { |made| App::Planning::Actions::Publish.new(made, NOW).run if i.zero? } }
       absence = dancer.absences.create!(studio:, from_date: "2027-02-10", to_date: "2027-02-10")
       entry = tick
       base = { "told" => told.id, "plan" => plan.id,
@@ -25,7 +25,7 @@ module RouteWorld
     end
   end
 
-  def make_plan = App::Actions::MakePlan.new(piece, piece.revisions.first.account, studio.local(NOW)).run
+  def make_plan = App::Planning::Actions::Make.new(piece, piece.revisions.first.account, studio.local(NOW)).run
 
   # A join that does not fit, so that there is something to mend.
   def clash
@@ -35,7 +35,7 @@ module RouteWorld
   end
 
   def tick
-    App::Actions::RecordTicks.new(piece, members["director"].account, { "cells" => ["#{dancer.id}:s#{piece.sections.first.id}"], "rung" => 3 }, Date.new(2027, 2, 2)).run
+    App::Learning::Actions::RecordTicks.new(piece, members["director"].account, { "cells" => ["#{dancer.id}:s#{piece.sections.first.id}"], "rung" => 3 }, Date.new(2027, 2, 2)).run
     piece.ledger_entries.last
   end
 

@@ -15,7 +15,7 @@ Capybara.register_driver(:chromium) do |app|
                                      extensions: [File.expand_path("violations.js", __dir__)])
 end
 Capybara.default_driver = Capybara.javascript_driver = :chromium
-Capybara.app = App::Web.rack
+Capybara.app = App::Web::Application.rack
 Capybara.server = :puma, { Silent: true, Threads: "0:4" }
 Capybara.default_max_wait_time = 5
 Capybara.enable_aria_label = true

@@ -4,7 +4,7 @@
 module Visits
   include Rack::Test::Methods
 
-  def app = @app ||= App::Web.rack
+  def app = @app ||= App::Web::Application.rack
 
   def sign_in(member, password: Studios::PASSWORD)
     clear_cookies

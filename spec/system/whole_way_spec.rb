@@ -108,7 +108,7 @@ RSpec.describe "the whole way", :browser do
     enter director
     visit "/pieces/#{piece.id}/structure"
     lines = find_field("The piece, a line for each link")
-    App::Actions::ArrangeLinks.new(Records::Piece.find(piece.id), director.account).remove(piece.links.last)
+    App::Piece::Actions::ArrangeLinks.new(Records::Piece.find(piece.id), director.account).remove(piece.links.last)
     lines.send_keys(%i[control end], :enter, "Coda, 2 eights, Odalys")
     click_button "Save the order"
     expect(page).to have_text("Somebody else changed this piece while you were typing")

@@ -24,7 +24,7 @@ RSpec.describe "who may use which route", :web do
 
   def allowed?(rule, role) = rule.roles.intersect?([:anyone, :account, :member, role.to_sym])
   def let_in?(code, path) = [200, 302, 303, 400, 409, 422].include?(code) || (path.end_with?(".eml") && code == 404)
-  def rules = App::Access::RULES.reject { |rule| rule.roles == [:anyone] || rule.path.include?("sign-out") || rule.path == "/leave" }
+  def rules = App::Web::Access::RULES.reject { |rule| rule.roles == [:anyone] || rule.path.include?("sign-out") || rule.path == "/leave" }
 
   # A choreographer may open the form of every section but save only their own.
   def own_only?(rule, role) = role == "choreographer" && rule.verb == :post && (rule.path.include?("/sections/") || rule.path.end_with?("/changes", "/mend") || rule.path.include?("/formation"))
@@ -76,7 +76,7 @@ RSpec.describe "who may use which route", :web do
   end
 
   it "refuses a route that names nobody" do
-    expect { App::Web.get("/open") { "oops" } }.to raise_error(ArgumentError, /must say who may use it/)
-    expect(App::Access::RULES.flat_map(&:roles).uniq - App::Access::KNOWN).to be_empty
+    expect { App::Web::Application.get("/open") { "oops" } }.to raise_error(ArgumentError, /must say who may use it/)
+    expect(App::Web::Access::RULES.flat_map(&:roles).uniq - App::Web::Access::KNOWN).to be_empty
   end
 end

@@ -59,7 +59,7 @@ RSpec.describe "answers", :web do
       send_form "/leave", {}
       expect(studio.memberships.count).to eq 1
       allow(Settings).to receive(:production?).and_return(true)
-      expect(App::Pages::SignIn.demo_accounts).to be_empty
+      expect(App::Doors::Pages::SignIn.demo_accounts).to be_empty
     end
   end
 
@@ -158,7 +158,7 @@ RSpec.describe "answers", :web do
     it "has states that equal their logs, whatever was ticked and taken back" do
       each_case(3) do |random|
         random.rand(5..15).times { random_entry(random) }
-        expect(App::Actions::RebuildStates.new(studio).run).to eq 0
+        expect(App::Learning::Actions::RebuildStates.new(studio).run).to eq 0
       end
     end
 
@@ -176,7 +176,7 @@ RSpec.describe "answers", :web do
       make_season(studio, last: "2027-04-13")
       pieces = [piece, make_piece(studio, director, title: "Other Piece")]
       pieces.each { |each| make_cast(each) }
-      pieces.each { |each| App::Actions::PublishPlan.new(App::Actions::MakePlan.new(each, director.account, now).run, NOW).run }
+      pieces.each { |each| App::Planning::Actions::Publish.new(App::Planning::Actions::Make.new(each, director.account, now).run, NOW).run }
       slots = studio.slots.includes(:slot_people).select(&:work?)
       expect(slots.map { |slot| slot.plan.piece_id }.uniq.size).to eq 2
       clashes = slots.combination(2).select do |a, b|
@@ -190,7 +190,7 @@ RSpec.describe "answers", :web do
       make_season(studio, last: "2027-02-09", to: "18:45")
       ada = make_cast(piece).first
       ada.absences.create!(studio:, from_date: "2027-02-02", to_date: "2027-02-02")
-      plan = App::Actions::MakePlan.new(piece, director.account, now).run
+      plan = App::Planning::Actions::Make.new(piece, director.account, now).run
       expect(plan.result["reasons"].first).to match(/short/)
       expect(plan.slots.select(&:work?).select { |s| s.rehearsal.date == Date.new(2027, 2, 2) && s.slot_people.map(&:person_id).include?(ada.id) }).to be_empty
       sign_in director
@@ -202,7 +202,7 @@ RSpec.describe "answers", :web do
   end
 
   it "delivers the outbox as files, once" do
-    mail = App::Actions::Post.new(studio).send_out(to: "a@example.org", template: "invitation", studio: "S", role: "assistant", link: "x")
+    mail = App::Shared::Post.new(studio).send_out(to: "a@example.org", template: "invitation", studio: "S", role: "assistant", link: "x")
     2.times { App::Jobs::Deliver.run(mail.id) }
     expect(File.read(File.join(Settings.files_dir, "outbox", "#{mail.id}.eml"))).to include("To: a@example.org", "Subject: S invites you")
     expect(mail.reload.delivered_at).to eq NOW

@@ -125,11 +125,11 @@ RSpec.describe "care in the plan", :web do
       put(plan, rehearsal, "learn", 1095..1115, [[dancers[0]], [dancers[1]]], room: hall)
       put(plan, rehearsal, "learn", 1115..1135, [[dancers[1]]], room: hall)
       put(plan, rehearsal, "run", 1140..1160, dancers.zip, room: hall)
-      App::Actions::Frames.new(plan, season).redo([rehearsal.id])
+      App::Planning::Actions::WarmUps.new(plan, season).redo([rehearsal.id])
       again = slots("re_warm", plan)
       expect(again.map { |slot| [slot.start_minute, slot.minutes, slot.room, slot.slot_people.map(&:person_id)] }).to eq [[1135, 5, hall, [dancers[0].id]]]
       expect(text("/rehearsals/#{rehearsal.id}/call-sheet")).to include("18:55 – 19:00 Warm up again Ada Test")
-      App::Actions::Frames.new(plan, season).redo([rehearsal.id])
+      App::Planning::Actions::WarmUps.new(plan, season).redo([rehearsal.id])
       expect([slots("re_warm", plan).size, slots("warm_up", plan).size]).to eq [1, 1]
     end
 
@@ -140,7 +140,7 @@ RSpec.describe "care in the plan", :web do
       put(told, rehearsal, "warm_up", 1080..1095, [[dancers[0]]])
       put(plan, rehearsal, "learn", 1095..1115, [[dancers[0]]])
       put(plan, rehearsal, "run", 1140..1160, [[dancers[0]]])
-      App::Actions::Frames.new(plan, season).redo([rehearsal.id])
+      App::Planning::Actions::WarmUps.new(plan, season).redo([rehearsal.id])
       expect(slots("re_warm", plan)).to be_empty
       work = problem.unavailable.select { |away| away[:who] == id(dancers[0]) }
       expect(work.map { |away| away.values_at(:from, :to, :work) }).to eq [[1115, 1135, true], [1080, 1095, nil]]
@@ -167,7 +167,7 @@ RSpec.describe "care in the plan", :web do
 
   it "dances again what would be rusty before the plan comes back to it, or says that it will be" do
     walk = piece.sections.first
-    App::Actions::RecordTicks.new(piece, director.account, { "cells" => dancers.map { |dancer| "#{dancer.id}:s#{walk.id}" }, "rung" => 3 }, Date.new(2027, 2, 1)).run
+    App::Learning::Actions::RecordTicks.new(piece, director.account, { "cells" => dancers.map { |dancer| "#{dancer.id}:s#{walk.id}" }, "rung" => 3 }, Date.new(2027, 2, 1)).run
     long = piece.sections.last
     long.update!(minutes: 400)
     piece.touch
@@ -198,7 +198,7 @@ RSpec.describe "care in the plan", :web do
     it "cannot be changed afterwards, only said anew" do
       first = piece.sections.first.teachings.create!(studio:, eights: 3, day: "2027-02-01", by_name: "x", created_at: NOW)
       piece.sections.first.teachings.create!(studio:, eights: 1, day: "2027-02-02", by_name: "x", created_at: NOW)
-      draft = App::Actions::PlanDraft.new(piece.reload, now)
+      draft = App::Reading::PlanDraft.new(piece.reload, now)
       expect([draft.tasks.find { |each| each.kind == "learn" }.from_eight, first.reload.eights]).to eq [1, 3]
     end
   end
@@ -211,7 +211,7 @@ RSpec.describe "care in the plan", :web do
     send_form path, form.merge("layer_school" => "feet_first", "being_made" => "yes")
     expect([walk.reload.layer_school, walk.being_made]).to eq ["feet_first", true]
     expect(text(path)).to include("Minutes to teach 30", "feet first, then arms: 1.32 ×", "made with the dancers: 1.5 ×")
-    expect(App::Actions::PlanDraft.new(piece.reload, now).tasks.first.then { |each| [each.kind, each.minutes] }).to eq ["make", 30]
+    expect(App::Reading::PlanDraft.new(piece.reload, now).tasks.first.then { |each| [each.kind, each.minutes] }).to eq ["make", 30]
   end
 
   it "goes ahead with the share of dancers the director finds enough" do
@@ -220,6 +220,6 @@ RSpec.describe "care in the plan", :web do
     send_form "#{plan_path}/wishes", { "full_runs" => "5", "ready_days" => "7", "cleaning" => "0", "quorum" => "30" }
     expect([piece.reload.setting("quorum"), get(plan_path).body]).to match([0.6, a_string_including("50 to 100 % of the dancers")])
     dancers.last.absences.create!(studio:, from_date: "2027-02-01", to_date: "2027-03-05")
-    expect(App::Actions::PlanDraft.new(piece, now).tasks.find { |each| each.kind == "learn" }.dancers.size).to eq 2
+    expect(App::Reading::PlanDraft.new(piece, now).tasks.find { |each| each.kind == "learn" }.dancers.size).to eq 2
   end
 end

@@ -6,7 +6,7 @@ require "web_helper"
 RSpec.describe "the demo world", :web do
   before(:all) do # rubocop:disable RSpec/BeforeAfterAll -- made once: it takes seconds
     DatabaseCleaner.strategy = :truncation
-    App::Clock.frozen_at = NOW
+    App::Shared::Clock.frozen_at = NOW
     App::Demo::Builder.new(NOW).run
   end
 
@@ -14,8 +14,8 @@ RSpec.describe "the demo world", :web do
 
   let(:studio) { Records::Studio.find_by!(demo: true) }
   let(:wings) { studio.pieces.find_by!(title: App::Demo::World::WINGS) }
-  let(:snapshot) { App::Snapshots.of(wings) }
-  let(:standings) { snapshot.review.joins.map { |held| App::Pages::JoinStanding.new(held, snapshot) } }
+  let(:snapshot) { App::Reading::PieceSnapshots.of(wings) }
+  let(:standings) { snapshot.review.joins.map { |held| App::Reading::JoinStanding.new(held, snapshot) } }
 
   def named(name) = standings.find { |each| each.join.name == name }
   def open_states(name) = named(name).open.map { |finding| [finding.state, finding.verdict] }

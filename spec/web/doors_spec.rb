@@ -41,7 +41,7 @@ RSpec.describe "doors and the outbox", :web do
 
     it "ends after its days" do
       path = link("invitation")
-      App::Clock.frozen_at = NOW + ((Records::Invitation::DAYS + 1) * 86_400)
+      App::Shared::Clock.frozen_at = NOW + ((Records::Invitation::DAYS + 1) * 86_400)
       send_form path, { "name" => "Noor", "password" => "long enough words" }
       expect([last_response.status, studio.memberships.count]).to eq [422, 1]
     end
@@ -54,7 +54,7 @@ RSpec.describe "doors and the outbox", :web do
     send_form "/forgot", { "email" => " #{director.account.email.upcase} " }
     expect(last_response.body.gsub(/content="[^"]+"|value="[^"]+"|nonce="[^"]+"/, "")).to eq unknown
     expect(text(link("reset"))).to include "Set it"
-    App::Clock.frozen_at = NOW + ((Records::PasswordReset::HOURS + 1) * 3600)
+    App::Shared::Clock.frozen_at = NOW + ((Records::PasswordReset::HOURS + 1) * 3600)
     expect(text(link("reset"))).not_to include "Set it"
   end
 
@@ -138,7 +138,7 @@ RSpec.describe "doors and the outbox", :web do
   end
 
   it "hands the outbox to a mail server where one is set, and keeps the mail for another time when it is not there" do
-    mail = App::Actions::Post.new(studio).send_out(to: "a@example.org", template: "invitation", studio: "S", role: "assistant", link: "x")
+    mail = App::Shared::Post.new(studio).send_out(to: "a@example.org", template: "invitation", studio: "S", role: "assistant", link: "x")
     allow(Settings).to receive(:smtp).and_return("smtp://127.0.0.1:1")
     expect { App::Jobs::Deliver.run(mail.id) }.to raise_error(SystemCallError)
     expect(mail.reload.delivered_at).to be_nil

@@ -19,8 +19,8 @@ RSpec.describe "what is behind a plan", :web do
   def make_plan = send_form("/pieces/#{piece.id}/plan", {})
   def latest = piece.reload.latest_plan
   def tell(plan = latest) = send_form("/pieces/#{piece.id}/plans/#{plan.id}/publish", {})
-  def evening(day, hour = 21) = App::Clock.frozen_at = Time.utc(2027, 2, day, hour)
-  def draft = App::Actions::PlanDraft.new(piece.reload, studio.local(App::Clock.now))
+  def evening(day, hour = 21) = App::Shared::Clock.frozen_at = Time.utc(2027, 2, day, hour)
+  def draft = App::Reading::PlanDraft.new(piece.reload, studio.local(App::Shared::Clock.now))
   def on(plan, day) = plan.slots.joins(:rehearsal).where(rehearsals: { date: "2027-02-#{format('%02d', day)}" }).order(:start_minute, :id)
   def words(slots) = slots.map { |slot| [slot.title, slot.start_minute, slot.minutes, slot.actual_minutes, slot.slot_people.map(&:person_id).sort] }
 
@@ -110,7 +110,7 @@ RSpec.describe "what is behind a plan", :web do
     planned = latest.slots.work.where(kind: "clean").to_h { |slot| [slot.task_key, slot.minutes] }
     first = latest.slots.work.where(kind: "clean").joins(:rehearsal).order("rehearsals.date", :start_minute).first
     day = first.rehearsal.date
-    App::Clock.frozen_at = Time.utc(day.year, day.month, day.day, 21)
+    App::Shared::Clock.frozen_at = Time.utc(day.year, day.month, day.day, 21)
     send_form "/rehearsals/#{first.rehearsal_id}/register", { "minutes" => { first.id.to_s => "5" } }
     left = draft.tasks.select { |task| task.kind == "clean" }.to_h { |task| [task.id, task.minutes] }
     held = latest.slots.work.where(kind: "clean", rehearsal_id: first.rehearsal_id).where.not(id: first.id).to_h { |slot| [slot.task_key, slot.minutes] }

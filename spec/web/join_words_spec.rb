@@ -3,7 +3,7 @@
 require "web_helper"
 
 # What the rules find, said so that a director understands it; and the drawings that go with it.
-RSpec.describe App::Pages::JoinWording do
+RSpec.describe App::Shared::JoinWording do
   def typed(id, *texts, **facts) = Core::Piece::Section.new(id:, name: id, rows: texts.map { |text| Core::Piece::Row.new(counts: 8, text:) }, **facts)
   def link(section, **facts) = Core::Piece::Link.new(section:, **facts)
 
@@ -59,13 +59,13 @@ typed("Drift", "1 step L", time: "double")).first).to include("A count is two be
   end
 
   it "draws every way a join can stand, titled in words" do
-    drawn = %i[fits agreed caution question clash changed apart].map { |state| App::Pages::SeamMark.svg(state) }
+    drawn = %i[fits agreed caution question clash changed apart].map { |state| App::Shared::SeamMark.svg(state) }
     expect(drawn).to all(match(%r{\A<svg[^>]*role="img"[^>]*><title>[^<]+</title>}))
     expect(drawn.uniq.size).to eq 7
   end
 end
 
-RSpec.describe App::Actions::StretchText do
+RSpec.describe App::Spacing::StretchText do
   it "reads what a group does besides, writes it the same, and refuses what it cannot read" do
     ["9-16 hold, 17-20 off", "3 free", "-4-0 off, 1-8 move", ""].each { |text| expect(described_class.render(described_class.parse(text))).to eq text }
     expect(described_class.parse("9 – 16 HOLDS; 20 freestyle")).to eq [[9, 16, :holding], [20, 20, :free]]
@@ -111,7 +111,7 @@ RSpec.describe "who may change what of a section", :web do
     group = piece.groups.first
     own.parts.create!(studio:, group:, hold_after: 4)
     own.update!(stated_entry: { "facing" => 5 }, time: "half")
-    App::Actions::Revise.new(piece.reload, director.account).record("kept")
+    App::Shared::KeepRevision.new(piece.reload, director.account).record("kept")
     number = piece.revisions.maximum(:number)
     send_form "/pieces/#{piece.id}/links/#{piece.links.first.id}/formation/pattern", { "moment" => "entry", "pattern" => "circle" }
     own.update!(stated_entry: {}, time: "normal")

@@ -27,7 +27,7 @@ RSpec.describe "joins", :web do
   def text(path) = get(path).then { CGI.unescapeHTML(last_response.body.gsub(/<[^>]+>/, " ").gsub(/\s+/, " ")) }
   def joins = "/pieces/#{piece.id}/joins"
   def agree(index = 1, **more) = send_form("#{joins}/#{index}/agree", { "words" => "on the spot", **more.transform_keys(&:to_s) })
-  def standing(index = 1) = App::Snapshots.of(studio.pieces.find(piece.id)).then { |snapshot| App::Pages::JoinStanding.new(snapshot.review.joins[index - 1], snapshot) }
+  def standing(index = 1) = App::Reading::PieceSnapshots.of(studio.pieces.find(piece.id)).then { |snapshot| App::Reading::JoinStanding.new(snapshot.review.joins[index - 1], snapshot) }
   def mend(index, state, number, **more) = send_form("#{joins}/#{index}/mend", { "state" => state, "n" => number.to_s, "lock_version" => piece.reload.lock_version, **more.transform_keys(&:to_s) })
 
   it "lists every join in order with how it stands, and shows one face to face" do
@@ -38,7 +38,7 @@ RSpec.describe "joins", :web do
 
   it "previews a mend with what it changes elsewhere, does it, marks who had the old one, tells the owner, and undoes it" do
     cells = ["#{dancers.first.id}:s#{piece.sections.first.id}"]
-    App::Actions::RecordTicks.new(piece, director.account, { "cells" => cells, "rung" => 4 }, Date.new(2027, 2, 2)).run
+    App::Learning::Actions::RecordTicks.new(piece, director.account, { "cells" => cells, "rung" => 4 }, Date.new(2027, 2, 2)).run
     shown = text("#{joins}/1/mend?state=weight&n=0")
     expect(shown).to include("1 step L 8 step R & close L", "One dancer".downcase.sub("one", "1"), "Do it")
     mend(1, "weight", 0)
@@ -82,7 +82,7 @@ RSpec.describe "joins", :web do
 
   it "is changed since agreed when an edge changes: both are told, who had it is to be checked again, nothing is reset" do
     agree
-    App::Actions::RecordTicks.new(piece, director.account, { "cells" => ["#{dancers.first.id}:#{standing.join.key}"], "rung" => 3 }, Date.new(2027, 2, 2)).run
+    App::Learning::Actions::RecordTicks.new(piece, director.account, { "cells" => ["#{dancers.first.id}:#{standing.join.key}"], "rung" => 3 }, Date.new(2027, 2, 2)).run
     Records::Mail.where(studio:).delete_all
     section = piece.sections.first
     save = ->(text) { send_form("/pieces/#{piece.id}/sections/#{section.id}/steps", { "rows" => { "1" => { "text" => text, "counts" => "8" } }, "lock_version" => section.reload.lock_version }) }

@@ -53,7 +53,7 @@ RSpec.describe "odd input", :web do
 
   it "is answered by every route of a director, many times" do
     sign_in members["director"]
-    rules = App::Access::RULES.reject { |rule| rule.roles.intersect?(%i[anyone bearer]) || rule.path.include?("sign-out") || rule.path == "/leave" }
+    rules = App::Web::Access::RULES.reject { |rule| rule.roles.intersect?(%i[anyone bearer]) || rule.path.include?("sign-out") || rule.path == "/leave" }
     paths = rules.map { |rule| [rule, concrete(rule)] }
     each_case(3) do |random|
       crashed = paths.filter_map { |rule, path| answer(rule, path, random) }
@@ -63,7 +63,7 @@ RSpec.describe "odd input", :web do
 
   it "is answered at the doors, signed out" do
     dancer
-    doors = App::Access::RULES.select { |rule| rule.roles.intersect?(%i[anyone bearer]) }
+    doors = App::Web::Access::RULES.select { |rule| rule.roles.intersect?(%i[anyone bearer]) }
     each_case(5) do |random|
       clear_cookies
       crashed = doors.filter_map { |rule| answer(rule, rule.path.gsub(/:\w+/) { ["x", "%00", "%C3%A9", "0", "a.b"].sample(random:) }, random) }
@@ -71,7 +71,7 @@ RSpec.describe "odd input", :web do
     end
   end
 
-  describe App::Shapes do
+  describe App::Web::PermittedParameters do
     it "lets through what a form has, and leaves out what it cannot have" do
       sent = { "name" => "A\0da", "days" => ["1", { "x" => "2" }], "hazards" => "lift", "title" => ["x"], "cast" => { "7" => ["", "in"], "8" => "in" },
                "rows" => { "1" => { "text" => "step", "deep" => {} }, "2" => "x" },

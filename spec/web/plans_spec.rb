@@ -107,10 +107,10 @@ RSpec.describe "planning", :web do
       rehearsal = work_slots.find { |slot| slot.kind == "run" }.rehearsal
       shown = text("#{plan_path}/what-if?change=without&rehearsal=#{rehearsal.id}")
       ready, waiting, changes = shown.match(/All done (\w+ \d+ \w+) .*? People wait, all together (\d+) min .*? Changes for people none (\d+ new calls?, \d+ cancelled, \d+ slots?) shifted/).captures
-      expect([ready, waiting.to_i]).to eq [App::Pages::Dates.day(before), latest.result["waiting"]]
+      expect([ready, waiting.to_i]).to eq [App::Shared::Dates.day(before), latest.result["waiting"]]
       after = shown[/All done \w+ \d+ \w+ (\w+ \d+ \w+)/, 1]
       send_form "#{plan_path}/what-if", { "change" => "without", "rehearsal" => rehearsal.id.to_s }
-      expect(App::Pages::Dates.day(work_slots.select { |slot| slot.kind == "run" }.map { |slot| slot.rehearsal.date }.max)).to eq after
+      expect(App::Shared::Dates.day(work_slots.select { |slot| slot.kind == "run" }.map { |slot| slot.rehearsal.date }.max)).to eq after
       expect(changes.scan(/\d+/).map(&:to_i)).to eq latest.result["changes"].values_at("new_calls", "cancelled", "shifted")
     end
 
@@ -243,8 +243,8 @@ RSpec.describe "planning", :web do
     others = dancers.drop(1)
     send_form "/rehearsals/#{slot.rehearsal_id}/register", { "here" => others.map { |dancer| dancer.id.to_s } }
     key = slot.task_key.delete_prefix("learn-")
-    App::Actions::RecordTicks.new(piece, director.account, { "cells" => others.map { |dancer| "#{dancer.id}:#{key}" }, "rung" => 2 }, now.to_date).run
-    caught = App::Actions::PlanDraft.new(piece.reload, now).tasks.find { |task| task.kind == "catchup" }
+    App::Learning::Actions::RecordTicks.new(piece, director.account, { "cells" => others.map { |dancer| "#{dancer.id}:#{key}" }, "rung" => 2 }, now.to_date).run
+    caught = App::Reading::PlanDraft.new(piece.reload, now).tasks.find { |task| task.kind == "catchup" }
     expect([caught.id, caught.dancers]).to eq ["catchup-#{key}", [dancers.first.id]]
   end
 
@@ -253,7 +253,7 @@ RSpec.describe "planning", :web do
     dancers.last.update!(adult: true)
     extra = make_cast(piece, %w[Dov Esi]).last(2)
     extra.last.absences.create!(studio:, from_date: "2027-02-01", to_date: "2027-03-05")
-    draft = App::Actions::PlanDraft.new(piece.reload, now)
+    draft = App::Reading::PlanDraft.new(piece.reload, now)
     minors = draft.problem.unavailable.select { |away| away[:from] == 1135 && away[:late] }.map { |away| away[:who] }.uniq
     expect(minors).not_to include("p#{dancers.last.id}")
     expect(minors.size).to eq 4

@@ -15,8 +15,8 @@ RSpec.describe "screens", :web do
   def text(path) = get(path).then { CGI.unescapeHTML(body.gsub(/<[^>]+>/, " ").gsub(/\s+/, " ")) }
 
   def told_plan
-    plan = App::Actions::MakePlan.new(piece, director.account, now).run
-    App::Actions::PublishPlan.new(plan, NOW).run
+    plan = App::Planning::Actions::Make.new(piece, director.account, now).run
+    App::Planning::Actions::Publish.new(plan, NOW).run
     plan
   end
 
@@ -29,7 +29,7 @@ RSpec.describe "screens", :web do
   describe "a call sheet" do
     let(:dancers) { make_cast(piece) }
     let(:rehearsal) { studio.rehearsals.standing.last }
-    let(:sheet) { App::Pages::CallSheet.new(rehearsal, director, now) }
+    let(:sheet) { App::Calls::Pages::CallSheet.new(rehearsal, director, now) }
 
     before do
       make_season(studio, last: "2027-02-09")
@@ -79,7 +79,7 @@ RSpec.describe "screens", :web do
     it "finds the join that was never made between two links that are danced" do
       dancers = make_cast(piece)
       cells = piece.sections.flat_map { |section| dancers.map { |dancer| "#{dancer.id}:s#{section.id}" } }
-      App::Actions::RecordTicks.new(piece, director.account, { "cells" => cells, "rung" => 4 }, Date.new(2027, 2, 2)).run
+      App::Learning::Actions::RecordTicks.new(piece, director.account, { "cells" => cells, "rung" => 4 }, Date.new(2027, 2, 2)).run
       expect(text("/")).to include("Opening Walk into Spiral: both sides are danced, the join was never made")
       expect(text("/pieces/#{piece.id}")).to include("Opening Walk runs today")
     end
@@ -158,7 +158,7 @@ RSpec.describe "screens", :web do
       make_cast(piece)
       told_plan
       later = studio.local(NOW + (8 * 86_400))
-      again = App::Actions::MakePlan.new(piece.reload, director.account, later).run
+      again = App::Planning::Actions::Make.new(piece.reload, director.account, later).run
       first = studio.rehearsals.standing.first
       expect(again.slots.where(rehearsal: first).order(:start_minute).pluck(:title)).to eq piece.published_plan.slots.where(rehearsal: first).order(:start_minute).pluck(:title)
       expect(again.slots.where(rehearsal: first).first.slot_people.count).to eq 3

@@ -13,7 +13,7 @@ RSpec.describe "a season lived through", :web do
     [make_piece(studio, director), make_piece(studio, director, title: "Spring Piece", lines: "Rain, 2 eights, Odalys\nSun, 3 eights, Perrin\nRain again")]
   end
 
-  def now = studio.local(App::Clock.now)
+  def now = studio.local(App::Shared::Clock.now)
 
   before do
     make_cast(pieces[0], %w[Ada Bram Cleo Dov Esi])
@@ -28,7 +28,7 @@ RSpec.describe "a season lived through", :web do
   def path(piece, tail) = "/pieces/#{piece.id}#{tail}"
   def latest(piece) = piece.reload.latest_plan
   def told = pieces.filter_map { |piece| piece.reload.published_plan }
-  def upsets(piece) = App::Pages::Upsets.of(latest(piece), piece.reload, now)
+  def upsets(piece) = App::Reading::PlanConflicts.of(latest(piece), piece.reload, now)
   def begun?(rehearsal) = ([rehearsal.date, rehearsal.start_minute] <=> [now.to_date, (now.hour * 60) + now.min]) <= 0
   def ahead = studio.rehearsals.standing.reject { |each| begun?(each) }
 
@@ -80,7 +80,7 @@ RSpec.describe "a season lived through", :web do
 
   # What the rehearsal that is just over leaves behind: who was there, how long it took, how far it got, who has it.
   def keep_register(rehearsal, random)
-    sheet = App::Pages::CallSheet.new(rehearsal, director, now)
+    sheet = App::Calls::Pages::CallSheet.new(rehearsal, director, now)
     here = sheet.people.reject { random.rand < 0.15 }
     lessons = sheet.lessons.to_h { |slot, section, _| [slot.id.to_s, random.rand(1..section.eights.size).to_s] }
     minutes = sheet.slots.select(&:work?).to_h { |slot| [slot.id.to_s, [(slot.minutes * [0.8, 1, 1.3].sample(random:)).round, 1].max.to_s] }
@@ -144,7 +144,7 @@ RSpec.describe "a season lived through", :web do
     studio.rehearsals.standing.first(5).each do |rehearsal|
       next if rehearsal.reload.cancelled_at
 
-      App::Clock.frozen_at = Time.utc(rehearsal.date.year, rehearsal.date.month, rehearsal.date.day, 21)
+      App::Shared::Clock.frozen_at = Time.utc(rehearsal.date.year, rehearsal.date.month, rehearsal.date.day, 21)
       keep_register(rehearsal, random)
       something_happens(random)
       known = history

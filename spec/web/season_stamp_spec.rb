@@ -3,7 +3,7 @@
 require "web_helper"
 
 # What is kept between requests must go when anything it shows changes: here by everything that can change a season.
-RSpec.describe App::SeasonStamp, :web do
+RSpec.describe App::Reading::SeasonVersion, :web do
   let(:studio) { make_studio }
   let(:director) { make_member(studio, "director") }
   let(:piece) { make_piece(studio, director) }
@@ -31,19 +31,19 @@ RSpec.describe App::SeasonStamp, :web do
     "minutes it took" => -> { slot.update!(actual_minutes: 31) },
     "a pin" => -> { send_json "/pieces/#{piece.id}/slots/#{slot.id}/pin", {} },
     "a slot that moved" => -> { slot.update!(start_minute: slot.start_minute + 5) },
-    "a slot that went" => -> { App::Actions::CopySlots.remove(plan, [plan.slots.where(kind: "cool_down").first]) },
+    "a slot that went" => -> { App::Planning::Actions::CopySlots.remove(plan, [plan.slots.where(kind: "cool_down").first]) },
     "a plan that was told" => -> { send_form "/pieces/#{piece.id}/plans/#{plan.id}/publish", {} },
     "a setting of the studio" => -> { studio.update!(settings: { "latest_finish" => 1200 }) },
     "another piece's plan" => lambda {
       other = make_piece(studio, director, title: "Spring Piece", lines: "Rain, 2 eights, Odalys").tap { |made| make_cast(made) }
-      App::Actions::MakePlan.new(other, director.account, studio.local(NOW)).run
+      App::Planning::Actions::Make.new(other, director.account, studio.local(NOW)).run
     }
   }
 
   changes.each do |what, change|
     it "is another after #{what}" do
       before = stamp
-      App::Clock.frozen_at = NOW + 60
+      App::Shared::Clock.frozen_at = NOW + 60
       instance_exec(&change)
       studio.reload
       expect(stamp).not_to eq before

@@ -67,8 +67,8 @@ RSpec.describe "small ways", :web do
       person = studio.people.create!(name: "Guest", teaches: true)
       expect(told("/people/#{person.id}/absences", { "from_date" => "2027-02-10", "from" => "half past" })).to include "Times look like 17:30."
       expect(told("/people/#{person.id}/absences", { "from_date" => "0099-02-10" })).to include "Give the first day as a date"
-      many = Array.new(App::Actions::SetVisits::MOST + 1) { |i| (Date.new(2027, 1, 1) + i).iso8601 }.join(" ")
-      expect(told("/people/#{person.id}/visits", { "dates" => many })).to include "At most #{App::Actions::SetVisits::MOST} dates"
+      many = Array.new(App::People::Actions::SetVisits::MOST + 1) { |i| (Date.new(2027, 1, 1) + i).iso8601 }.join(" ")
+      expect(told("/people/#{person.id}/visits", { "dates" => many })).to include "At most #{App::People::Actions::SetVisits::MOST} dates"
       expect([person.absences.count, person.visits.count]).to eq [0, 0]
     end
 
@@ -196,7 +196,7 @@ RSpec.describe "small ways", :web do
       plan = piece.latest_plan
       plan.update_columns(result: plan.result.merge("cost" => 99_999))
       job = App::Jobs::ImprovePlan.allocate.tap { |each| each.define_singleton_method(:que_attrs) { {} } }
-      allow(App::Actions::Refreshed).to receive(:new).and_wrap_original { |made, *given| plan.reload.touch && made.call(*given) }
+      allow(App::Planning::Actions::PlanWithReviews).to receive(:new).and_wrap_original { |made, *given| plan.reload.touch && made.call(*given) }
       before = plan.slots.order(:id).pluck(:id)
       job.run(studio.id, plan.id)
       expect([plan.reload.slots.order(:id).pluck(:id), plan.search["state"], plan.search["better"]]).to eq [before, "done", false]

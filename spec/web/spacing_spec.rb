@@ -110,8 +110,8 @@ RSpec.describe "spacing", :web do
     groups[1].update!(leader: dancers[2])
     parts(groups[0] => { "in" => "1" }, groups[1] => { "in" => "1", "offset" => "4" })
     make_season(studio)
-    plan = App::Actions::MakePlan.new(piece.reload, director.account, studio.local(NOW)).run
-    App::Actions::PublishPlan.new(plan, NOW).run
+    plan = App::Planning::Actions::Make.new(piece.reload, director.account, studio.local(NOW)).run
+    App::Planning::Actions::Publish.new(plan, NOW).run
     out = "/pieces/#{piece.id}/holes?out[]=#{dancers[2].id}&out[]=#{studio.people.find_by!(name: 'Odalys').id}"
     expect(text(out)).to include("Cleo Test", "Nurses have lost their leader, who begins on count 5", "Have lost their point", "Learn Opening Walk")
     get("#{out}&print=letter")

@@ -30,7 +30,7 @@ RSpec.describe "steps", :web do
     dancers = make_cast(piece)
     save "1 step R 2 step L", "1 step R", "", ""
     cells = dancers.first(2).map { |dancer| "#{dancer.id}:s#{section.id}" }
-    App::Actions::RecordTicks.new(piece, director.account, { "cells" => cells, "rung" => 4 }, Date.new(2027, 2, 2)).run
+    App::Learning::Actions::RecordTicks.new(piece, director.account, { "cells" => cells, "rung" => 4 }, Date.new(2027, 2, 2)).run
     save "1  step right,  2 step left", "1 step R", "1 step L", ""
     expect(piece.learning_states.where(changed_since: true).count).to eq 0
     save "1 step R 2 step L", "1 step L", "1 step L", ""
@@ -60,7 +60,7 @@ RSpec.describe "steps", :web do
   it "writes an altered repeat as its difference, and marks who had the old one" do
     link = piece.links.last
     dancers = make_cast(piece)
-    App::Actions::RecordTicks.new(piece, director.account, { "cells" => ["#{dancers.first.id}:d#{link.id}"], "rung" => 3 }, Date.new(2027, 2, 2)).run
+    App::Learning::Actions::RecordTicks.new(piece, director.account, { "cells" => ["#{dancers.first.id}:d#{link.id}"], "rung" => 3 }, Date.new(2027, 2, 2)).run
     rows = { "0" => { "added" => "1 clap // 1 jump" }, "1" => { "text" => "" }, "2" => { "text" => "1 kick R", "counts" => "6" }, "3" => { "drop" => "1", "text" => "lost" } }
     changes = "/pieces/#{piece.id}/links/#{link.id}/changes"
     send_form changes, { "rows" => rows, "lock_version" => piece.reload.lock_version }

@@ -15,7 +15,7 @@ RSpec.describe "what was told", :web do
   end
 
   def plan_at(time, way = nil)
-    App::Clock.frozen_at = time
+    App::Shared::Clock.frozen_at = time
     send_form(way ? "/pieces/#{piece.id}/plan/again" : "/pieces/#{piece.id}/plan", way ? { "way" => way } : {})
     send_form "/pieces/#{piece.id}/plans/#{piece.reload.latest_plan.id}/publish", {}
     piece.published_plan
@@ -60,10 +60,10 @@ RSpec.describe "what was told", :web do
     expect(shown("/pieces/#{piece.id}/calls")).not_to include "changed for"
     first_slot(first).rehearsal.update!(cancelled_at: NOW + 3600)
     second = plan_at(NOW + 7200, "repair")
-    day = App::Pages::Dates.day(first_slot(second).rehearsal.date)
+    day = App::Shared::Dates.day(first_slot(second).rehearsal.date)
     ["/pieces/#{piece.id}/calls", "/calls"].each { |path| expect(shown(path)).to match(/#{day} 18:00 – 20:00 [^–]* changed for \d people/) }
     expect(shown("/calls").scan("changed for").size).to be < studio.rehearsals.standing.count
-    App::Clock.frozen_at = NOW + (8 * 86_400)
+    App::Shared::Clock.frozen_at = NOW + (8 * 86_400)
     expect(shown("/calls")).not_to include "changed for"
   end
 
@@ -93,11 +93,11 @@ RSpec.describe "what was told", :web do
       expect(shown(page)).not_to include "Changed this week"
       evening = first_slot(first).rehearsal
       evening.update!(cancelled_at: NOW + 3600)
-      App::Clock.frozen_at = NOW + 3600
+      App::Shared::Clock.frozen_at = NOW + 3600
       expect(shown(page)).to match(/Next call Tue 9 Feb.*Changed this week Tue 2 Feb: cancelled/)
       plan_at(NOW + 7200, "repair")
       expect(shown(page)).to include "Changed this week Tue 2 Feb: no longer called (was 18:00"
-      App::Clock.frozen_at = NOW + (8 * 86_400)
+      App::Shared::Clock.frozen_at = NOW + (8 * 86_400)
       expect(shown(page)).not_to include "Changed this week"
     end
 
@@ -107,14 +107,14 @@ RSpec.describe "what was told", :web do
       known = first.slots.where(rehearsal: day).then { |slots| [slots.minimum(:start_minute), slots.map(&:end_minute).max] }
       2.times { |i| tell_moved(NOW + (3600 * (i + 1)), day, 10) }
       from, to, *old = [*known.map { |minute| minute + 20 }, *known].map { |minute| Formats::Times.clock(minute) }
-      expect(shown(page)).to include "Changed this week #{App::Pages::Dates.day(day.date)}: #{from} – #{to} instead of #{old.join(' – ')} Winter Piece"
+      expect(shown(page)).to include "Changed this week #{App::Shared::Dates.day(day.date)}: #{from} – #{to} instead of #{old.join(' – ')} Winter Piece"
     end
 
     # The told plan once more, with one evening so many minutes later than in the one before.
     def tell_moved(time, day, minutes)
-      App::Clock.frozen_at = time
+      App::Shared::Clock.frozen_at = time
       told = piece.reload.published_plan
-      draft, = App::Actions::DraftOf.new(piece, director.account).of(told.slots.first)
+      draft, = App::Planning::Actions::EditablePlan.new(piece, director.account).of(told.slots.first)
       draft.slots.where(rehearsal: day).reorder(nil).update_all(["start_minute = start_minute + ?", minutes])
       send_form "/pieces/#{piece.id}/plans/#{draft.id}/publish", {}
     end

@@ -24,7 +24,7 @@ RSpec.describe "what a plan does not know of", :web do
   def tell(piece) = send_form("/pieces/#{piece.id}/plans/#{latest(piece).id}/publish", {})
   def latest(piece) = piece.reload.latest_plan
   def slots(piece) = latest(piece).slots.work.includes(:rehearsal).sort_by { |slot| [slot.rehearsal.date, slot.start_minute] }
-  def upsets = App::Pages::Upsets.of(latest(piece), piece, now)
+  def upsets = App::Reading::PlanConflicts.of(latest(piece), piece, now)
   def shown(path) = get(path).then { CGI.unescapeHTML(last_response.body.gsub(/<[^>]+>/, " ").gsub(/\s+/, " ")) }
 
   it "is nothing after planning" do
@@ -49,7 +49,7 @@ RSpec.describe "what a plan does not know of", :web do
     lesson = slots(piece).find { |slot| slot.kind == "learn" && slot.title.include?("Spiral") }
     teacher = studio.people.find_by!(name: "Mirela")
     studio.visits.create!(person: teacher, date: lesson.rehearsal.date + 1)
-    expect(upsets).to include("Mirela is away on #{App::Pages::Dates.day(lesson.rehearsal.date)}, and called.").or include(a_string_including("Ada Test, Bram Test and Mirela are away"))
+    expect(upsets).to include("Mirela is away on #{App::Shared::Dates.day(lesson.rehearsal.date)}, and called.").or include(a_string_including("Ada Test, Bram Test and Mirela are away"))
   end
 
   it "says that a pin holds somebody who cannot come, and that minors would go home too late" do
@@ -90,13 +90,13 @@ RSpec.describe "what a plan does not know of", :web do
 
   it "asks for more time where a lesson got less far than it should" do
     lesson = slots(piece).find { |slot| slot.kind == "learn" }
-    App::Clock.frozen_at = Time.utc(2027, 2, 2, 21)
-    late = studio.local(App::Clock.now)
-    done = App::Pages::Upsets.of(latest(piece), piece, late)
+    App::Shared::Clock.frozen_at = Time.utc(2027, 2, 2, 21)
+    late = studio.local(App::Shared::Clock.now)
+    done = App::Reading::PlanConflicts.of(latest(piece), piece, late)
     expect(done).to include(a_string_matching(/Learn Opening Walk/)), "nobody has it, and the lesson is over"
     keys = slots(piece).select { |slot| slot.rehearsal_id == lesson.rehearsal_id }.map { |slot| slot.task_key.sub(/\A[a-z]+-/, "") }
     send_json "/pieces/#{piece.id}/ticks", { cells: dancers.product(keys).map { |dancer, key| "#{dancer.id}:#{key}" }, rung: 4, kind: "danced" }
-    expect(App::Pages::Upsets.of(latest(piece), piece.reload, late).join).not_to include("Learn Opening Walk")
+    expect(App::Reading::PlanConflicts.of(latest(piece), piece.reload, late).join).not_to include("Learn Opening Walk")
   end
 
   it "says what nothing needs any longer" do
@@ -114,7 +114,7 @@ RSpec.describe "what a plan does not know of", :web do
       standing = piece.published_plan
       Records::Plan.where(id: standing.id).update_all(replaced_at: NOW)
       latest(piece).slots.work.update_all(rehearsal_id: slots(other).first.rehearsal_id, start_minute: slots(other).first.start_minute, updated_at: NOW + 1)
-      expect(upsets.join(" ")).to include("called to two pieces at once on #{App::Pages::Dates.day(slots(other).first.rehearsal.date)}", "Two pieces are in Hall at once")
+      expect(upsets.join(" ")).to include("called to two pieces at once on #{App::Shared::Dates.day(slots(other).first.rehearsal.date)}", "Two pieces are in Hall at once")
       tell(piece)
       expect(shown("/pieces/#{piece.id}/plan")).to match(/Nobody was told: .* Plan again from today first\./)
       expect(latest(piece).published_at).to be_nil
@@ -129,16 +129,16 @@ RSpec.describe "what a plan does not know of", :web do
     it "tells a teacher of the call that fell away with a rehearsal, once" do
       teacher = make_member(studio, "choreographer", person: studio.people.find_by!(name: "Odalys"))
       lesson = slots(piece).find { |slot| slot.slot_people.any? { |called| called.person_id == teacher.person_id } }
-      App::Clock.frozen_at = NOW + 60
+      App::Shared::Clock.frozen_at = NOW + 60
       lesson.rehearsal.update!(cancelled_at: NOW + 60)
       2.times do
         Records::Mail.where(studio:).delete_all
-        App::Clock.frozen_at = App::Clock.now + 60
+        App::Shared::Clock.frozen_at = App::Shared::Clock.now + 60
         send_form "/pieces/#{piece.id}/plan/again", { "way" => "repair" }
         tell(piece)
         (@told ||= []) << mails
       end
-      expect(@told.first.to_h.fetch(teacher.account.email)).to include("#{App::Pages::Dates.day(lesson.rehearsal.date)}: no longer called")
+      expect(@told.first.to_h.fetch(teacher.account.email)).to include("#{App::Shared::Dates.day(lesson.rehearsal.date)}: no longer called")
       expect(@told.last).to eq []
     end
   end

@@ -15,7 +15,7 @@ RSpec.describe "words and pictures", :web do
 
   def body = last_response.body
   def text(address) = get(address).then { CGI.unescapeHTML(body.gsub(/<[^>]+>/, " ").gsub(/\s+/, " ")) }
-  def tick(dancers, key, rung, day) = App::Actions::RecordTicks.new(piece, director.account, { "cells" => dancers.map { |dancer| "#{dancer.id}:#{key}" }, "rung" => rung }, Date.iso8601(day)).run
+  def tick(dancers, key, rung, day) = App::Learning::Actions::RecordTicks.new(piece, director.account, { "cells" => dancers.map { |dancer| "#{dancer.id}:#{key}" }, "rung" => rung }, Date.iso8601(day)).run
 
   describe "a cell of who has it" do
     let(:ada) { make_cast(piece).first }
@@ -25,7 +25,7 @@ RSpec.describe "words and pictures", :web do
       expect(text("#{path}/cell?person=#{ada.id}&item=#{key}")).to include I18n.t("learning.never")
       tick([ada], key, 3, "2027-01-28")
       expect(text("#{path}/cell?person=#{ada.id}&item=#{key}")).to include(I18n.t("learning.fading"), "5 days ago", "at tempo")
-      App::Actions::MarkChanged.new(piece, key, [2], director.account, Date.new(2027, 2, 1)).run
+      App::Shared::MarkChanged.new(piece, key, [2], director.account, Date.new(2027, 2, 1)).run
       get "#{path}/who-has-it"
       expect(body).to match(/class="[^"]*r3[^"]*fading[^"]*changed/)
     end

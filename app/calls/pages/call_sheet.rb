@@ -1,85 +1,87 @@
 # frozen_string_literal: true
 
 module App
-  module Pages
-    # The call sheet of one rehearsal: slots, who is called and released when, what to review, cautions.
-    class CallSheet
-      attr_reader :rehearsal, :member
+  module Calls
+    module Pages
+      # The call sheet of one rehearsal: slots, who is called and released when, what to review, cautions.
+      class CallSheet
+        attr_reader :rehearsal, :member
 
-      def initialize(rehearsal, member, now)
-        @rehearsal = rehearsal
-        @member = member
-        @now = now
-      end
-
-      def title = I18n.t("calls.sheet", day: Dates.day(rehearsal.date))
-      def screen = :calls
-      def studio = member.studio
-      def rooms = @rooms ||= rehearsal.rooms.order(:id).to_a
-      def slots = @slots ||= Slots.standing(studio, [rehearsal]).includes(:room, slot_people: :person, plan: :piece).to_a
-      def pieces = slots.map { |slot| slot.plan.piece }.uniq
-      def people = slots.flat_map { |slot| slot.slot_people.map(&:person) }.uniq
-      def teachers(slot) = slot.slot_people.select { |called| called.role == "teacher" }.map { |called| called.person.name }
-      def away = studio.absences.includes(:person).where("from_date <= :d AND to_date >= :d", d: rehearsal.date).map { |absence| absence.person.name }.uniq.sort
-
-      def who(slot)
-        dancers = slot.slot_people.select { |called| called.role == "dancer" }.map(&:person_id)
-        names(slot.plan.piece).of(dancers)
-      end
-
-      # Everybody called, by arrival and name; the same times are one line.
-      def calls
-        @calls ||= people.map { |person| call(person) }.sort_by { |c| [c.arrive, c.release, c.person.name] }
-      end
-
-      # The register is kept from the day of the rehearsal on.
-      def register? = slots.any? && rehearsal.date <= @now.to_date
-      def attendance = @attendance ||= rehearsal.attendances.pluck(:person_id, :present).to_h
-      def here?(person) = attendance.fetch(person.id, true)
-
-      # [[slot, section, eights taught so far], …] of the lessons of this rehearsal.
-      def lessons
-        slots.select(&:lesson?).uniq(&:section_ids).filter_map do |slot|
-          section = sections.find { |each| each.id == slot.section_ids.first } or next
-          [slot, section, section.teachings.order(:id).last&.eights]
+        def initialize(rehearsal, member, now)
+          @rehearsal = rehearsal
+          @member = member
+          @now = now
         end
-      end
 
-      # [[person, what changed], …] against what people were told before this version.
-      def changes
-        @changes ||= pieces.flat_map { |piece| changes_of(piece) }.sort_by { |person, _| person.name }
-      end
+        def title = I18n.t("calls.sheet", day: Shared::Dates.day(rehearsal.date))
+        def screen = :calls
+        def studio = member.studio
+        def rooms = @rooms ||= rehearsal.rooms.order(:id).to_a
+        def slots = @slots ||= Reading::StandingSlots.standing(studio, [rehearsal]).includes(:room, slot_people: :person, plan: :piece).to_a
+        def pieces = slots.map { |slot| slot.plan.piece }.uniq
+        def people = slots.flat_map { |slot| slot.slot_people.map(&:person) }.uniq
+        def teachers(slot) = slot.slot_people.select { |called| called.role == "teacher" }.map { |called| called.person.name }
+        def away = studio.absences.includes(:person).where("from_date <= :d AND to_date >= :d", d: rehearsal.date).map { |absence| absence.person.name }.uniq.sort
 
-      def call_groups = calls.group_by { |c| [c.arrive, c.release, c.alone?] }
-      def cautions = hazards.map { |hazard| [I18n.t("hazards.#{hazard}.name"), I18n.t("hazards.#{hazard}.care")] }
-      def bring = sections.filter_map { |section| section.bring.empty? ? nil : "#{section.name}: #{section.bring}" }
-      def watch = studio.corrections.open.where(section_id: sections.map(&:id)).includes(:section).map { |each| ["#{each.section.name}#{" #{each.place}" if each.place}", each.text] }
-      def starts = pieces.flat_map { |piece| piece_starts(piece) }
+        def who(slot)
+          dancers = slot.slot_people.select { |called| called.role == "dancer" }.map(&:person_id)
+          names(slot.plan.piece).of(dancers)
+        end
 
-      private
+        # Everybody called, by arrival and name; the same times are one line.
+        def calls
+          @calls ||= people.map { |person| call(person) }.sort_by { |c| [c.arrive, c.release, c.person.name] }
+        end
 
-      def names(piece) = (@names ||= {})[piece.id] ||= CallNames.new(piece)
+        # The register is kept from the day of the rehearsal on.
+        def register? = slots.any? && rehearsal.date <= @now.to_date
+        def attendance = @attendance ||= rehearsal.attendances.pluck(:person_id, :present).to_h
+        def here?(person) = attendance.fetch(person.id, true)
 
-      def changes_of(piece)
-        before = piece.told_before or return []
-        told = Actions::CallChanges.new(piece, before, piece.published_plan, rehearsal.date).by_rehearsal.fetch(rehearsal.id, {})
-        names = studio.people.where(id: told.keys).index_by(&:id)
-        told.map { |id, change| [names.fetch(id), change] }
-      end
+        # [[slot, section, eights taught so far], …] of the lessons of this rehearsal.
+        def lessons
+          slots.select(&:lesson?).uniq(&:section_ids).filter_map do |slot|
+            section = sections.find { |each| each.id == slot.section_ids.first } or next
+            [slot, section, section.teachings.order(:id).last&.eights]
+          end
+        end
 
-      def warm_up = slots.find { |slot| slot.kind == "warm_up" }
+        # [[person, what changed], …] against what people were told before this version.
+        def changes
+          @changes ||= pieces.flat_map { |piece| changes_of(piece) }.sort_by { |person, _| person.name }
+        end
 
-      def call(person)
-        own = slots.select { |slot| slot.slot_people.any? { |called| called.person_id == person.id } }
-        PersonCall.new(person, own, opening: rehearsal.start_minute, warm_up: warm_up&.minutes || 0)
-      end
+        def call_groups = calls.group_by { |c| [c.arrive, c.release, c.alone?] }
+        def cautions = hazards.map { |hazard| [I18n.t("hazards.#{hazard}.name"), I18n.t("hazards.#{hazard}.care")] }
+        def bring = sections.filter_map { |section| section.bring.empty? ? nil : "#{section.name}: #{section.bring}" }
+        def watch = studio.corrections.open.where(section_id: sections.map(&:id)).includes(:section).map { |each| ["#{each.section.name}#{" #{each.place}" if each.place}", each.text] }
+        def starts = pieces.flat_map { |piece| piece_starts(piece) }
 
-      def sections = @sections ||= studio.sections.where(id: slots.flat_map(&:section_ids).uniq).order(:position).to_a
-      def hazards = sections.flat_map(&:hazards).uniq
+        private
 
-      def piece_starts(piece)
-        wanted = slots.select { |slot| slot.plan.piece_id == piece.id && slot.from_link }.map(&:from_link).uniq
-        Records::Mapping::Works.load(piece).order.start_points.select { |point| wanted.include?(point.link) && point.row == 1 }
+        def names(piece) = (@names ||= {})[piece.id] ||= Shared::CallNames.new(piece)
+
+        def changes_of(piece)
+          before = piece.told_before or return []
+          told = Reading::CallDifference.new(piece, before, piece.published_plan, rehearsal.date).by_rehearsal.fetch(rehearsal.id, {})
+          names = studio.people.where(id: told.keys).index_by(&:id)
+          told.map { |id, change| [names.fetch(id), change] }
+        end
+
+        def warm_up = slots.find { |slot| slot.kind == "warm_up" }
+
+        def call(person)
+          own = slots.select { |slot| slot.slot_people.any? { |called| called.person_id == person.id } }
+          PersonCall.new(person, own, opening: rehearsal.start_minute, warm_up: warm_up&.minutes || 0)
+        end
+
+        def sections = @sections ||= studio.sections.where(id: slots.flat_map(&:section_ids).uniq).order(:position).to_a
+        def hazards = sections.flat_map(&:hazards).uniq
+
+        def piece_starts(piece)
+          wanted = slots.select { |slot| slot.plan.piece_id == piece.id && slot.from_link }.map(&:from_link).uniq
+          Records::Mapping::Works.load(piece).order.start_points.select { |point| wanted.include?(point.link) && point.row == 1 }
+        end
       end
     end
   end

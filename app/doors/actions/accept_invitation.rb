@@ -1,36 +1,38 @@
 # frozen_string_literal: true
 
 module App
-  module Actions
-    # Turns an invitation into a place in the studio; an account with this address joins with its own password.
-    class AcceptInvitation
-      def initialize(token, name, password, now)
-        @invitation = Records::Invitation.by_token(token)
-        @name = name
-        @password = password.to_s
-        @now = now
-      end
+  module Doors
+    module Actions
+      # Turns an invitation into a place in the studio; an account with this address joins with its own password.
+      class AcceptInvitation
+        def initialize(token, name, password, now)
+          @invitation = Records::Invitation.by_token(token)
+          @name = name
+          @password = password.to_s
+          @now = now
+        end
 
-      def run
-        return Result.no({ base: I18n.t("sign_in.link_used") }) unless @invitation&.open?(@now)
+        def run
+          return Shared::Result.no({ base: I18n.t("sign_in.link_used") }) unless @invitation&.open?(@now)
 
-        account = known || Records::Account.new(email: @invitation.email, name: @name, password: @password)
-        return Result.no({ password: I18n.t("sign_in.known_password") }) if known && !known.authenticate(@password)
-        return Result.no(account.errors.to_hash.transform_values(&:first)) unless account.persisted? || account.save
+          account = known || Records::Account.new(email: @invitation.email, name: @name, password: @password)
+          return Shared::Result.no({ password: I18n.t("sign_in.known_password") }) if known && !known.authenticate(@password)
+          return Shared::Result.no(account.errors.to_hash.transform_values(&:first)) unless account.persisted? || account.save
 
-        Result.ok(join(account))
-      end
+          Shared::Result.ok(join(account))
+        end
 
-      private
+        private
 
-      def known = @known ||= Records::Account.find_by(email: @invitation.email)
+        def known = @known ||= Records::Account.find_by(email: @invitation.email)
 
-      def join(account)
-        Records::Membership.transaction do
-          @invitation.update!(accepted_at: @now)
-          place = @invitation.studio.memberships.find_or_initialize_by(account:)
-          place.update!(role: @invitation.role, person: @invitation.person)
-          place
+        def join(account)
+          Records::Membership.transaction do
+            @invitation.update!(accepted_at: @now)
+            place = @invitation.studio.memberships.find_or_initialize_by(account:)
+            place.update!(role: @invitation.role, person: @invitation.person)
+            place
+          end
         end
       end
     end

@@ -1,31 +1,33 @@
 # frozen_string_literal: true
 
 module App
-  module Actions
-    # A new studio with its first director.
-    class BeginStudio
-      def initialize(params) = @params = params
+  module Doors
+    module Actions
+      # A new studio with its first director.
+      class CreateStudio
+        def initialize(params) = @params = params
 
-      def run
-        studio = Records::Studio.new(name: @params["studio"].to_s.strip, time_zone: @params["time_zone"].presence || "Europe/London")
-        account = Records::Account.new(email: @params["email"], name: @params["name"], password: @params["password"].to_s)
-        studio.validate
-        account.validate
-        errors = { studio: studio.errors[:name].first, time_zone: studio.errors[:time_zone].first, **first_errors(account) }.compact
-        errors.any? ? Result.no(errors) : Result.ok(create(studio, account))
-      rescue ActiveRecord::RecordNotUnique
-        Result.no({ email: I18n.t("sign_in.taken") })
-      end
+        def run
+          studio = Records::Studio.new(name: @params["studio"].to_s.strip, time_zone: @params["time_zone"].presence || "Europe/London")
+          account = Records::Account.new(email: @params["email"], name: @params["name"], password: @params["password"].to_s)
+          studio.validate
+          account.validate
+          errors = { studio: studio.errors[:name].first, time_zone: studio.errors[:time_zone].first, **first_errors(account) }.compact
+          errors.any? ? Shared::Result.no(errors) : Shared::Result.ok(create(studio, account))
+        rescue ActiveRecord::RecordNotUnique
+          Shared::Result.no({ email: I18n.t("sign_in.taken") })
+        end
 
-      private
+        private
 
-      def first_errors(account) = account.errors.to_hash.transform_values(&:first)
+        def first_errors(account) = account.errors.to_hash.transform_values(&:first)
 
-      def create(studio, account)
-        Records::Studio.transaction do
-          studio.save!
-          account.save!
-          studio.memberships.create!(account:, role: "director")
+        def create(studio, account)
+          Records::Studio.transaction do
+            studio.save!
+            account.save!
+            studio.memberships.create!(account:, role: "director")
+          end
         end
       end
     end

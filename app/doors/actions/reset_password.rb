@@ -1,25 +1,27 @@
 # frozen_string_literal: true
 
 module App
-  module Actions
-    # Sets a new password by a mailed link and signs every other place out.
-    class ResetPassword
-      def initialize(token, password, now)
-        @reset = Records::PasswordReset.by_token(token)
-        @password = password.to_s
-        @now = now
-      end
+  module Doors
+    module Actions
+      # Sets a new password by a mailed link and signs every other place out.
+      class ResetPassword
+        def initialize(token, password, now)
+          @reset = Records::PasswordReset.by_token(token)
+          @password = password.to_s
+          @now = now
+        end
 
-      def run
-        return Result.no({ base: I18n.t("sign_in.link_used") }) unless @reset&.open?(@now)
+        def run
+          return Shared::Result.no({ base: I18n.t("sign_in.link_used") }) unless @reset&.open?(@now)
 
-        account = @reset.account
-        return Result.no({ password: I18n.t("sign_in.password_short") }) unless account.update(password: @password)
+          account = @reset.account
+          return Shared::Result.no({ password: I18n.t("sign_in.password_short") }) unless account.update(password: @password)
 
-        @reset.update!(used_at: @now)
-        account.sign_out_everywhere
-        account.sign_in_worked
-        Result.ok(account)
+          @reset.update!(used_at: @now)
+          account.sign_out_everywhere
+          account.sign_in_worked
+          Shared::Result.ok(account)
+        end
       end
     end
   end

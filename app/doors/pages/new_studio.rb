@@ -1,21 +1,23 @@
 # frozen_string_literal: true
 
 module App
-  module Pages
-    # The form that begins a studio.
-    class Begin
-      FIELDS = %w[studio name email time_zone].freeze
-      attr_reader :errors
+  module Doors
+    module Pages
+      # The form that begins a studio.
+      class NewStudio
+        FIELDS = %w[studio name email time_zone].freeze
+        attr_reader :errors
 
-      def initialize(typed = {}, errors = {})
-        @typed = typed
-        @errors = errors
+        def initialize(typed = {}, errors = {})
+          @typed = typed
+          @errors = errors
+        end
+
+        def title = I18n.t("sign_in.begin")
+        def value(name) = @typed[name].to_s
+        def zone = value("time_zone").empty? ? "Europe/London" : value("time_zone")
+        def zones = TZInfo::Timezone.all_identifiers.grep(%r{\A(Africa|America|Asia|Atlantic|Australia|Europe|Indian|Pacific)/})
       end
-
-      def title = I18n.t("sign_in.begin")
-      def value(name) = @typed[name].to_s
-      def zone = value("time_zone").empty? ? "Europe/London" : value("time_zone")
-      def zones = TZInfo::Timezone.all_identifiers.grep(%r{\A(Africa|America|Asia|Atlantic|Australia|Europe|Indian|Pacific)/})
     end
   end
 end

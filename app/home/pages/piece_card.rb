@@ -1,16 +1,18 @@
 # frozen_string_literal: true
 
 module App
-  module Pages
-    # One piece on Home: its small chain, days to the show, how much is learned, what needs a decision.
-    class PieceCard < PiecePage
-      def initialize(piece, member, now) = super(piece:, member:, now:)
+  module Home
+    module Pages
+      # One piece on Home: its small chain, days to the show, how much is learned, what needs a decision.
+      class PieceCard < Shared::PiecePage
+        def initialize(piece, member, now) = super(piece:, member:, now:)
 
-      def days = piece.days_to_show(today)
-      def percent = snapshot.memo(:percent) { (progress.total(items) * 100).round }
-      def chain = SmallChain.new(self)
-      def decisions = @decisions ||= Decisions.new(self).all
-      def cast_size = snapshot.cast.size
+        def days = piece.days_to_show(today)
+        def percent = snapshot.memo(:percent) { (progress.total(items) * 100).round }
+        def chain = SmallChain.new(self)
+        def decisions = @decisions ||= Decisions.new(self).all
+        def cast_size = snapshot.cast.size
+      end
     end
   end
 end

@@ -1,66 +1,68 @@
 # frozen_string_literal: true
 
 module App
-  module Actions
-    # Writes what a mend made of a piece: only what differs from the rows. Counts that somebody was taught and that are
-    # danced differently now are marked, and the owner of every section that changed is told.
-    class ApplyWork
-      def initialize(piece, before, after, account, today)
-        @piece = piece
-        @before = before
-        @after = after
-        @account = account
-        @today = today
-      end
-
-      def run(summary)
-        Records::Piece.transaction do
-          changed = @after.sections.zip(@before.sections).reject { |new, old| new == old }
-          changed.each { |new, old| section(new, old) }
-          @after.links.zip(@before.links).each { |new, old| link(new, old) unless [new.mirrored, new.changes] == [old.mirrored, old.changes] }
-          @piece.touch
-          Revise.new(@piece, @account).record(summary)
-          changed.map(&:first).each { |section| tell(section, summary) }
+  module Joins
+    module Actions
+      # Writes what a mend made of a piece: only what differs from the rows. Counts that somebody was taught and that are
+      # danced differently now are marked, and the owner of every section that changed is told.
+      class ApplyMend
+        def initialize(piece, before, after, account, today)
+          @piece = piece
+          @before = before
+          @after = after
+          @account = account
+          @today = today
         end
-      end
 
-      private
-
-      def section(new, old)
-        row = @piece.sections.find(new.id)
-        row.update!(stated_entry: plain(new.entry), stated_exit: plain(new.exit))
-        write(row, new.rows) unless new.rows == old.rows
-        new.parts.each { |part| row.parts.where(group_id: part.group).update_all(hold_after: part.hold_after) }
-        mark("s#{new.id}", lines(@before, old), lines(@after, new))
-        row.touch
-      end
-
-      def plain(edge) = edge.to_h { |name, value| [name.to_s, value.is_a?(Symbol) ? value.to_s : value] }
-      def lines(work, section) = Core::Piece::Danced.new(work, vocabulary: @piece.studio.vocabulary).lines(section)
-
-      def write(row, rows)
-        old = row.eights.to_a
-        rows.each_with_index do |new, i|
-          eight = old[i] || row.eights.new(studio_id: row.studio_id, position: i + 1)
-          eight.update!(counts: new.counts, text: new.text, cue: new.cue, name: new.name)
+        def run(summary)
+          Records::Piece.transaction do
+            changed = @after.sections.zip(@before.sections).reject { |new, old| new == old }
+            changed.each { |new, old| section(new, old) }
+            @after.links.zip(@before.links).each { |new, old| link(new, old) unless [new.mirrored, new.changes] == [old.mirrored, old.changes] }
+            @piece.touch
+            Shared::KeepRevision.new(@piece, @account).record(summary)
+            changed.map(&:first).each { |section| tell(section, summary) }
+          end
         end
-      end
 
-      def mark(key, before, after)
-        eights = before.each_with_index.filter_map { |line, i| i + 1 unless line.moves.empty? || line.same?(after[i]) }
-        MarkChanged.new(@piece, key, eights, @account, @today).run if eights.any?
-      end
+        private
 
-      def link(new, old)
-        row = @piece.links.find(new.id)
-        row.update!(mirrored: new.mirrored, changes_made: Records::Mapping::Works.made(new.changes))
-        MarkChanged.new(@piece, "d#{row.id}", new.changes.touched, @account, @today).run if old.altered?
-      end
+        def section(new, old)
+          row = @piece.sections.find(new.id)
+          row.update!(stated_entry: plain(new.entry), stated_exit: plain(new.exit))
+          write(row, new.rows) unless new.rows == old.rows
+          new.parts.each { |part| row.parts.where(group_id: part.group).update_all(hold_after: part.hold_after) }
+          mark("s#{new.id}", lines(@before, old), lines(@after, new))
+          row.touch
+        end
 
-      def tell(section, summary)
-        @piece.studio.memberships.where(person_id: section.choreographer).includes(:account).map(&:account).reject { |account| account.id == @account.id }.each do |account|
-          Post.new(@piece.studio).send_out(to: account.email, template: "section_mended", name: account.name, section: section.name, piece: @piece.title, what: summary, by: @account.name,
-                                           link: "#{Settings.app_url}/pieces/#{@piece.id}/steps?section=#{section.id}")
+        def plain(edge) = edge.to_h { |name, value| [name.to_s, value.is_a?(Symbol) ? value.to_s : value] }
+        def lines(work, section) = Core::Piece::Danced.new(work, vocabulary: @piece.studio.vocabulary).lines(section)
+
+        def write(row, rows)
+          old = row.eights.to_a
+          rows.each_with_index do |new, i|
+            eight = old[i] || row.eights.new(studio_id: row.studio_id, position: i + 1)
+            eight.update!(counts: new.counts, text: new.text, cue: new.cue, name: new.name)
+          end
+        end
+
+        def mark(key, before, after)
+          eights = before.each_with_index.filter_map { |line, i| i + 1 unless line.moves.empty? || line.same?(after[i]) }
+          Shared::MarkChanged.new(@piece, key, eights, @account, @today).run if eights.any?
+        end
+
+        def link(new, old)
+          row = @piece.links.find(new.id)
+          row.update!(mirrored: new.mirrored, changes_made: Records::Mapping::Works.made(new.changes))
+          Shared::MarkChanged.new(@piece, "d#{row.id}", new.changes.touched, @account, @today).run if old.altered?
+        end
+
+        def tell(section, summary)
+          @piece.studio.memberships.where(person_id: section.choreographer).includes(:account).map(&:account).reject { |account| account.id == @account.id }.each do |account|
+            Shared::Post.new(@piece.studio).send_out(to: account.email, template: "section_mended", name: account.name, section: section.name, piece: @piece.title, what: summary, by: @account.name,
+                                             link: "#{Settings.app_url}/pieces/#{@piece.id}/steps?section=#{section.id}")
+          end
         end
       end
     end

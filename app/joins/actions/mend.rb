@@ -1,33 +1,35 @@
 # frozen_string_literal: true
 
 module App
-  module Actions
-    # Does a mend that was looked at first. Refused when the piece changed in between. Value: the way to undo it.
-    class MendJoin
-      def initialize(piece, shown, params, account, today)
-        @piece = piece
-        @shown = shown
-        @params = params
-        @account = account
-        @today = today
-      end
-
-      def run
-        @piece.with_lock do
-          next Result.no({ base: I18n.t("mends.moved_on") }) if @params["lock_version"].to_i != @piece.lock_version
-
-          before = last_revision
-          JoinsTouched.around(@piece, @account, @today) { ApplyWork.new(@piece, @shown.work, @shown.after, @account, @today).run(@shown.text) }
-          Result.ok("/pieces/#{@piece.id}/revisions/#{before}/restore")
+  module Joins
+    module Actions
+      # Does a mend that was looked at first. Refused when the piece changed in between. Value: the way to undo it.
+      class Mend
+        def initialize(piece, shown, params, account, today)
+          @piece = piece
+          @shown = shown
+          @params = params
+          @account = account
+          @today = today
         end
-      end
 
-      private
+        def run
+          @piece.with_lock do
+            next Shared::Result.no({ base: I18n.t("mends.moved_on") }) if @params["lock_version"].to_i != @piece.lock_version
 
-      # The piece as it was, kept as a revision to come back to.
-      def last_revision
-        Revise.new(@piece, @account).record(I18n.t("mends.before_it"))
-        @piece.revisions.maximum(:number)
+            before = last_revision
+            Shared::WatchAgreements.around(@piece, @account, @today) { ApplyMend.new(@piece, @shown.work, @shown.after, @account, @today).run(@shown.text) }
+            Shared::Result.ok("/pieces/#{@piece.id}/revisions/#{before}/restore")
+          end
+        end
+
+        private
+
+        # The piece as it was, kept as a revision to come back to.
+        def last_revision
+          Shared::KeepRevision.new(@piece, @account).record(I18n.t("mends.before_it"))
+          @piece.revisions.maximum(:number)
+        end
       end
     end
   end

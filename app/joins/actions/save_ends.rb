@@ -1,36 +1,38 @@
 # frozen_string_literal: true
 
 module App
-  module Actions
-    # How a piece opens and how it ends: pose, place, what starts it; the final picture, how long it is held, how
-    # everybody leaves.
-    class SaveEnds
-      WORDS = { "opening" => %w[pose starts place], "ending" => %w[picture leaves place] }.freeze
+  module Joins
+    module Actions
+      # How a piece opens and how it ends: pose, place, what starts it; the final picture, how long it is held, how
+      # everybody leaves.
+      class SaveEnds
+        WORDS = { "opening" => %w[pose starts place], "ending" => %w[picture leaves place] }.freeze
 
-      def initialize(piece, which, params)
-        @piece = piece
-        @which = which
-        @params = params
-      end
+        def initialize(piece, which, params)
+          @piece = piece
+          @which = which
+          @params = params
+        end
 
-      def run
-        return Result.no({ held: I18n.t("joins.held") }) if @which == "ending" && held && !held.between?(1, 64)
+        def run
+          return Shared::Result.no({ held: I18n.t("joins.held") }) if @which == "ending" && held && !held.between?(1, 64)
 
-        @piece.update!(settings: @piece.settings.merge(@which => values))
-        Result.ok
-      end
+          @piece.update!(settings: @piece.settings.merge(@which => values))
+          Shared::Result.ok
+        end
 
-      private
+        private
 
-      def values
-        words = WORDS.fetch(@which).to_h { |name| [name, @params[name].to_s.gsub(/\s+/, " ").strip[0, 200]] }
-        { **words, **stated, "held" => held }.reject { |_, value| value.nil? || value == "" }
-      end
+        def values
+          words = WORDS.fetch(@which).to_h { |name| [name, @params[name].to_s.gsub(/\s+/, " ").strip[0, 200]] }
+          { **words, **stated, "held" => held }.reject { |_, value| value.nil? || value == "" }
+        end
 
-      def held = Integer(@params["held"].to_s, exception: false)
+        def held = Integer(@params["held"].to_s, exception: false)
 
-      def stated
-        Records::Section::EDGE.filter_map { |name, among| (chosen = among.find { |each| each.to_s == @params[name].to_s }) && [name, chosen] }.to_h
+        def stated
+          Records::Section::EDGE.filter_map { |name, among| (chosen = among.find { |each| each.to_s == @params[name].to_s }) && [name, chosen] }.to_h
+        end
       end
     end
   end

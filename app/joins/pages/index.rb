@@ -1,56 +1,58 @@
 # frozen_string_literal: true
 
 module App
-  module Pages
-    # All joins of a piece in order, with how each stands, and the opening and the ending beside them.
-    class Joins < PiecePage
-      def initialize(errors: {}, typed: nil, **rest)
-        super(**rest)
-        @errors = errors
-        @typed = typed
-      end
+  module Joins
+    module Pages
+      # All joins of a piece in order, with how each stands, and the opening and the ending beside them.
+      class Index < Shared::PiecePage
+        def initialize(errors: {}, typed: nil, **rest)
+          super(**rest)
+          @errors = errors
+          @typed = typed
+        end
 
-      attr_reader :errors
+        attr_reader :errors
 
-      def screen = :joins
-      def title = "#{I18n.t('ways.joins')} · #{piece.title}"
-      def wording(standing) = JoinWording.new(standing.join, work, groups: group_names)
-      def counts = @counts ||= standings.map(&:state).tally
-      def group_names = @group_names ||= piece.groups.to_h { |group| [group.id, group.name] }
-      def picked = at&.end_with?("j") ? at.to_i : nil
+        def screen = :joins
+        def title = "#{I18n.t('ways.joins')} · #{piece.title}"
+        def wording(standing) = Shared::JoinWording.new(standing.join, work, groups: group_names)
+        def counts = @counts ||= standings.map(&:state).tally
+        def group_names = @group_names ||= piece.groups.to_h { |group| [group.id, group.name] }
+        def picked = at&.end_with?("j") ? at.to_i : nil
 
-      # One line for a join: what is most pressing, or what was agreed.
-      def line(standing)
-        return I18n.t("joins.changed_line", edges: standing.changed.map { |edge| I18n.t("joins.edges.#{edge}") }.join(" and ")) if standing.changed.any?
-        return agreed_line(standing.agreement) if standing.agreed?
+        # One line for a join: what is most pressing, or what was agreed.
+        def line(standing)
+          return I18n.t("joins.changed_line", edges: standing.changed.map { |edge| I18n.t("joins.edges.#{edge}") }.join(" and ")) if standing.changed.any?
+          return agreed_line(standing.agreement) if standing.agreed?
 
-        worst = standing.open.max_by { |finding| Core::Joins::Finding::VERDICTS.index(finding.verdict) }
-        worst ? wording(standing).sentence(worst) : I18n.t("joins.fits_line")
-      end
+          worst = standing.open.max_by { |finding| Core::Joins::Finding::VERDICTS.index(finding.verdict) }
+          worst ? wording(standing).sentence(worst) : I18n.t("joins.fits_line")
+        end
 
-      def agreed_line(row) = I18n.t(row.words.empty? ? "joins.agreed_line" : "joins.agreed_words", day: Dates.day(row.day), by: row.by_name, words: row.words)
+        def agreed_line(row) = I18n.t(row.words.empty? ? "joins.agreed_line" : "joins.agreed_words", day: Shared::Dates.day(row.day), by: row.by_name, words: row.words)
 
-      # [[key, name, stated, findings], …] of the opening and the ending.
-      def ends
-        return [] if order.links.empty?
+        # [[key, name, stated, findings], …] of the opening and the ending.
+        def ends
+          return [] if order.links.empty?
 
-        found = Core::Joins::Ends.new(work, opening: stated("opening"), ending: stated("ending"), held: piece.setting("ending")["held"] || 4, vocabulary:)
-        [["opening", order.links.first, found.opening], ["ending", order.links.last, found.ending]]
-      end
+          found = Core::Joins::Ends.new(work, opening: stated("opening"), ending: stated("ending"), held: piece.setting("ending")["held"] || 4, vocabulary:)
+          [["opening", order.links.first, found.opening], ["ending", order.links.last, found.ending]]
+        end
 
-      def end_value(which, name) = (@typed && @typed["which"] == which ? @typed : piece.setting(which))[name].to_s
+        def end_value(which, name) = (@typed && @typed["which"] == which ? @typed : piece.setting(which))[name].to_s
 
-      def end_findings(which, placed, findings)
-        still = Struct.new(:name).new(I18n.t("learning.#{which}"))
-        pair = which == "opening" ? [still, placed] : [placed, still]
-        join = Struct.new(:leaving, :entering).new(*pair)
-        findings.reject(&:fits?).map { |finding| [finding, JoinWording.new(join, work).sentence(finding)] }
-      end
+        def end_findings(which, placed, findings)
+          still = Struct.new(:name).new(I18n.t("learning.#{which}"))
+          pair = which == "opening" ? [still, placed] : [placed, still]
+          join = Struct.new(:leaving, :entering).new(*pair)
+          findings.reject(&:fits?).map { |finding| [finding, Shared::JoinWording.new(join, work).sentence(finding)] }
+        end
 
-      private
+        private
 
-      def stated(which)
-        piece.setting(which).slice("weight", "facing", "level", "place").to_h { |name, value| [name.to_sym, %w[weight level].include?(name) ? value.to_sym : value] }
+        def stated(which)
+          piece.setting(which).slice("weight", "facing", "level", "place").to_h { |name, value| [name.to_sym, %w[weight level].include?(name) ? value.to_sym : value] }
+        end
       end
     end
   end

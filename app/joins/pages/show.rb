@@ -1,66 +1,68 @@
 # frozen_string_literal: true
 
 module App
-  module Pages
-    # One join face to face: the leaving and the entering eight, each state beside its counterpart, mends as controls.
-    class Join < Joins
-      attr_reader :index
+  module Joins
+    module Pages
+      # One join face to face: the leaving and the entering eight, each state beside its counterpart, mends as controls.
+      class Show < Index
+        attr_reader :index
 
-      def initialize(index:, errors: {}, **rest)
-        super(**rest)
-        @index = index
-        @errors = errors
-        @at ||= "#{index}j"
-      end
+        def initialize(index:, errors: {}, **rest)
+          super(**rest)
+          @index = index
+          @errors = errors
+          @at ||= "#{index}j"
+        end
 
-      def found? = index.between?(1, standings.size)
-      def standing = standings[index - 1]
-      def held = standing.held
-      def join = standing.join
-      def title = "#{join.name} · #{piece.title}"
-      def words = @words ||= wording(standing)
-      def owner = people[standing.owner_id]
-      def teacher_of(placed) = teacher(placed.section.choreographer)
-      def tick? = Policies::Piece.new(member, piece).tick?
-      def history = @history ||= piece.agreements.where(join_key: join.key).order(id: :desc).limit(12).to_a
-      def teachers = piece.studio.people.choreographers.order(:name)
-      def same_places = standings.select { |other| other.join.key == join.key && other.index != index }.map(&:index)
+        def found? = index.between?(1, standings.size)
+        def standing = standings[index - 1]
+        def held = standing.held
+        def join = standing.join
+        def title = "#{join.name} · #{piece.title}"
+        def words = @words ||= wording(standing)
+        def owner = people[standing.owner_id]
+        def teacher_of(placed) = teacher(placed.section.choreographer)
+        def tick? = Piece::Policy.new(member, piece).tick?
+        def history = @history ||= piece.agreements.where(join_key: join.key).order(id: :desc).limit(12).to_a
+        def teachers = piece.studio.people.choreographers.order(:name)
+        def same_places = standings.select { |other| other.join.key == join.key && other.index != index }.map(&:index)
 
-      # Where to take it from: one eight before the seam, with the music's start.
-      def start
-        placed = join.leaving
-        row = [placed.link.danced.size, 1].max
-        offset = placed.link.danced.first(row - 1).sum { |danced| danced.row.counts }
-        beat = placed.start_beat + (offset * placed.section.beats_per_count)
-        Core::Music::StartPoint.at(work.track.map, beat, name: I18n.t("joins.take_from", name: placed.name, eight: row), link: placed.index, row:, count: placed.start_count + offset)
-      end
+        # Where to take it from: one eight before the seam, with the music's start.
+        def start
+          placed = join.leaving
+          row = [placed.link.danced.size, 1].max
+          offset = placed.link.danced.first(row - 1).sum { |danced| danced.row.counts }
+          beat = placed.start_beat + (offset * placed.section.beats_per_count)
+          Core::Music::StartPoint.at(work.track.map, beat, name: I18n.t("joins.take_from", name: placed.name, eight: row), link: placed.index, row:, count: placed.start_count + offset)
+        end
 
-      # The eights face to face: [[label of the count, what], …], the last four counts and the first four.
-      def edge(side)
-        line = side.line or return []
-        from = side.equal?(held.seam.leaving) ? [line.counts - 4, 0].max : 0
-        (from...[from + 4, line.counts].min).map { |count| [called(line, count), moves_on(line, count)] }
-      end
+        # The eights face to face: [[label of the count, what], …], the last four counts and the first four.
+        def edge(side)
+          line = side.line or return []
+          from = side.equal?(held.seam.leaving) ? [line.counts - 4, 0].max : 0
+          (from...[from + 4, line.counts].min).map { |count| [called(line, count), moves_on(line, count)] }
+        end
 
-      # Whose section a mend types into, and whether this member may.
-      def may_mend?(mend)
-        placed = order.links[mend.link - 1]
-        Policies::Section.new(member, piece.sections.find { |section| section.id == placed.section.id }).edit?
-      end
+        # Whose section a mend types into, and whether this member may.
+        def may_mend?(mend)
+          placed = order.links[mend.link - 1]
+          Steps::Policy.new(member, piece.sections.find { |section| section.id == placed.section.id }).edit?
+        end
 
-      # Every group's place, where the formations on both sides are known.
-      def ways
-        from = stage.leaving(index)
-        to = stage.entering(index + 1)
-        @ways ||= Core::Floor::Ways.new(from, to, counts: held.seam.counts, bpm: held.seam.bpm, beats: join.entering.section.beats_per_count)
-      end
+        # Every group's place, where the formations on both sides are known.
+        def ways
+          from = stage.leaving(index)
+          to = stage.entering(index + 1)
+          @ways ||= Core::Floor::Ways.new(from, to, counts: held.seam.counts, bpm: held.seam.bpm, beats: join.entering.section.beats_per_count)
+        end
 
-      private
+        private
 
-      def called(line, count) = ((count + line.called - 1) % [line.counts, 8].max) + 1
+        def called(line, count) = ((count + line.called - 1) % [line.counts, 8].max) + 1
 
-      def moves_on(line, count)
-        line.placed.select { |move| move.at.between?(count * 12, (count * 12) + 11) || (count.zero? && move.at.negative?) }.sort_by(&:at).map(&:text).join(", ")
+        def moves_on(line, count)
+          line.placed.select { |move| move.at.between?(count * 12, (count * 12) + 11) || (count.zero? && move.at.negative?) }.sort_by(&:at).map(&:text).join(", ")
+        end
       end
     end
   end

@@ -1,18 +1,20 @@
 # frozen_string_literal: true
 
 module App
-  module Pages
-    # One cell on a page of its own, for those who come without scripts.
-    class Cell < PiecePage
-      attr_reader :cell
+  module Learning
+    module Pages
+      # One cell on a page of its own, for those who come without scripts.
+      class Cell < Shared::PiecePage
+        attr_reader :cell
 
-      def initialize(cell:, **rest)
-        super(**rest)
-        @cell = cell
+        def initialize(cell:, **rest)
+          super(**rest)
+          @cell = cell
+        end
+
+        def screen = :who_has_it
+        def kinds = Actions::RecordTicks::KINDS
       end
-
-      def screen = :who_has_it
-      def kinds = Actions::RecordTicks::KINDS
     end
   end
 end

@@ -1,77 +1,79 @@
 # frozen_string_literal: true
 
 module App
-  module Pages
-    # One piece as one dancer dances it.
-    class MyPiece
-      Place = Struct.new(:index, :name, :tape, :echo, :counts, :at, :ring, :word, :mine, :version, :line, keyword_init: true)
+  module MyPart
+    module Pages
+      # One piece as one dancer dances it.
+      class MyPiece
+        Place = Struct.new(:index, :name, :tape, :echo, :counts, :at, :ring, :word, :mine, :version, :line, keyword_init: true)
 
-      def initialize(piece, person, today)
-        @piece = piece
-        @person = person
-        @today = today
-        @work = Records::Mapping::Works.load(piece)
-        @items = Actions::Items.of(piece, @work)
-        @progress = Records::Mapping::Learnings.progress(piece, people: [person.id])
-        @tapes = piece.studio.people.where(teaches: true).pluck(:id, :tape).to_h
-      end
-
-      def title = @piece.title
-      def days = @piece.days_to_show(@today)
-      def groups = @piece.groups.joins(:group_members).where(group_members: { person_id: @person.id }).map(&:name)
-      def mine = @items.for(@person.id)
-      def have = mine.count { |item| @progress.learned?(@person.id, item.key) }
-
-      # What is not yet learned, in the order of the piece, at most eight.
-      def owed
-        mine.reject { |item| @progress.learned?(@person.id, item.key) }.first(8).map { |item| [name(item), ring(item), Ring.word(@progress.rung(@person.id, item.key))] }
-      end
-
-      # What changed of this person's calls since a moment: [Actions::CallChanges::Change]. Nothing where nobody was told before.
-      def told_changes(since)
-        told = @piece.plans.where.not(published_at: nil).order(:published_at, :number).to_a
-        before = told.reverse.find { |plan| plan.published_at < since } || told.first
-        return [] if before.nil? || before == @piece.published_plan
-
-        Actions::CallChanges.new(@piece, before, @piece.published_plan, @today).all.fetch(@person.id, [])
-      end
-
-      def places
-        @work.order.links.map do |link|
-          item = @items.of_link(link.index)
-          Place.new(index: link.index, name: link.name, tape: @tapes[link.section.choreographer], echo: link.echo, counts: link.counts, at: Formats::Times.length(link.start_seconds),
-                    ring: ring(item), word: Ring.word(@progress.rung(@person.id, item.key)), mine: @items.dancers(item).include?(@person.id), version: version(link.section.id), line: line(link))
+        def initialize(piece, person, today)
+          @piece = piece
+          @person = person
+          @today = today
+          @work = Records::Mapping::Works.load(piece)
+          @items = Reading::LearningItems.of(piece, @work)
+          @progress = Records::Mapping::Learnings.progress(piece, people: [person.id])
+          @tapes = piece.studio.people.where(teaches: true).pluck(:id, :tape).to_h
         end
-      end
 
-      private
+        def title = @piece.title
+        def days = @piece.days_to_show(@today)
+        def groups = @piece.groups.joins(:group_members).where(group_members: { person_id: @person.id }).map(&:name)
+        def mine = @items.for(@person.id)
+        def have = mine.count { |item| @progress.learned?(@person.id, item.key) }
 
-      # The version this person dances of a section, where there is one.
-      def version(section_id)
-        @given ||= @piece.version_people.where(person_id: @person.id).pluck(:section_id, :kind).to_h
-        kind = @given[section_id] || @given[nil]
-        kind if kind && written.include?([section_id, kind])
-      end
+        # What is not yet learned, in the order of the piece, at most eight.
+        def owed
+          mine.reject { |item| @progress.learned?(@person.id, item.key) }.first(8).map { |item| [name(item), ring(item), Shared::Ring.word(@progress.rung(@person.id, item.key))] }
+        end
 
-      # My line in a link whose groups do not all do the same.
-      def line(link)
-        return if link.section.parts.empty?
+        # What changed of this person's calls since a moment: [Actions::CallChanges::Change]. Nothing where nobody was told before.
+        def told_changes(since)
+          told = @piece.plans.where.not(published_at: nil).order(:published_at, :number).to_a
+          before = told.reverse.find { |plan| plan.published_at < since } || told.first
+          return [] if before.nil? || before == @piece.published_plan
 
-        @checks ||= Core::Floor::LineChecks.new(@work)
-        MyLine.new(link, @checks.lanes(link.index), groups: @piece.groups.to_a, person: @person, own_groups:, tape: @tapes[link.section.choreographer])
-      end
+          Reading::CallDifference.new(@piece, before, @piece.published_plan, @today).all.fetch(@person.id, [])
+        end
 
-      def own_groups = @own_groups ||= Records::GroupMember.where(studio_id: @piece.studio_id, group_id: @piece.groups.map(&:id), person_id: @person.id).pluck(:group_id)
+        def places
+          @work.order.links.map do |link|
+            item = @items.of_link(link.index)
+            Place.new(index: link.index, name: link.name, tape: @tapes[link.section.choreographer], echo: link.echo, counts: link.counts, at: Formats::Times.length(link.start_seconds),
+                      ring: ring(item), word: Shared::Ring.word(@progress.rung(@person.id, item.key)), mine: @items.dancers(item).include?(@person.id), version: version(link.section.id), line: line(link))
+          end
+        end
 
-      def written = @written ||= Records::Version.where(studio_id: @piece.studio_id, section_id: @piece.sections.map(&:id)).pluck(:section_id, :kind).to_set
+        private
 
-      def ring(item) = Ring.classes(@progress.cell(@person.id, item.key), @progress.ladder, @today)
+        # The version this person dances of a section, where there is one.
+        def version(section_id)
+          @given ||= @piece.version_people.where(person_id: @person.id).pluck(:section_id, :kind).to_h
+          kind = @given[section_id] || @given[nil]
+          kind if kind && written.include?([section_id, kind])
+        end
 
-      def name(item)
-        case item.kind
-        when :join then item.name
-        when :difference then I18n.t("tasks.difference", name: item.name)
-        else I18n.t("learning.#{item.kind}", default: item.name)
+        # My line in a link whose groups do not all do the same.
+        def line(link)
+          return if link.section.parts.empty?
+
+          @checks ||= Core::Floor::LineChecks.new(@work)
+          MyLine.new(link, @checks.lanes(link.index), groups: @piece.groups.to_a, person: @person, own_groups:, tape: @tapes[link.section.choreographer])
+        end
+
+        def own_groups = @own_groups ||= Records::GroupMember.where(studio_id: @piece.studio_id, group_id: @piece.groups.map(&:id), person_id: @person.id).pluck(:group_id)
+
+        def written = @written ||= Records::Version.where(studio_id: @piece.studio_id, section_id: @piece.sections.map(&:id)).pluck(:section_id, :kind).to_set
+
+        def ring(item) = Shared::Ring.classes(@progress.cell(@person.id, item.key), @progress.ladder, @today)
+
+        def name(item)
+          case item.kind
+          when :join then item.name
+          when :difference then I18n.t("tasks.difference", name: item.name)
+          else I18n.t("learning.#{item.kind}", default: item.name)
+          end
         end
       end
     end

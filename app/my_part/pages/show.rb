@@ -1,52 +1,54 @@
 # frozen_string_literal: true
 
 module App
-  module Pages
-    # A dancer's own page: when I am called, what I owe, my links.
-    class MyPart
-      # Days for which a change is news.
-      NEWS = 7
-      Owed = Struct.new(:name, :ring, :word, keyword_init: true)
-      attr_reader :person
+  module MyPart
+    module Pages
+      # A dancer's own page: when I am called, what I owe, my links.
+      class Show
+        # Days for which a change is news.
+        NEWS = 7
+        Owed = Struct.new(:name, :ring, :word, keyword_init: true)
+        attr_reader :person
 
-      def initialize(person, now)
-        @person = person
-        @studio = person.studio
-        @now = @studio.local(now)
-      end
+        def initialize(person, now)
+          @person = person
+          @studio = person.studio
+          @now = @studio.local(now)
+        end
 
-      def title = I18n.t("my_part.title", name: person.first_name)
-      def today = @now.to_date
-      def studio_name = @studio.name
-      def pieces = @pieces ||= @studio.pieces.running.where(id: person.castings.select(:piece_id)).order(:show_date).map { |piece| MyPiece.new(piece, person, today) }
+        def title = I18n.t("my_part.title", name: person.first_name)
+        def today = @now.to_date
+        def studio_name = @studio.name
+        def pieces = @pieces ||= @studio.pieces.running.where(id: person.castings.select(:piece_id)).order(:show_date).map { |piece| MyPiece.new(piece, person, today) }
 
-      # [[call, rehearsal], …] of the next rehearsals this person is called to.
-      def calls
-        @calls ||= ahead.filter_map do |rehearsal|
-          call = CallSheet.new(rehearsal, @studio.memberships.first, @now).calls.find { |c| c.person.id == person.id }
-          [call, rehearsal] if call
-        end.first(4)
-      end
+        # [[call, rehearsal], …] of the next rehearsals this person is called to.
+        def calls
+          @calls ||= ahead.filter_map do |rehearsal|
+            call = Calls::Pages::CallSheet.new(rehearsal, @studio.memberships.first, @now).calls.find { |c| c.person.id == person.id }
+            [call, rehearsal] if call
+          end.first(4)
+        end
 
-      # What changed of what this person knew, soonest first: evenings that fell away, and for some days after a plan was told
-      # what it changed.
-      def changes = (cancelled + told).sort_by(&:first).map(&:last).uniq
+        # What changed of what this person knew, soonest first: evenings that fell away, and for some days after a plan was told
+        # what it changed.
+        def changes = (cancelled + told).sort_by(&:first).map(&:last).uniq
 
-      private
+        private
 
-      # [[date, words], …].
-      def cancelled
-        slots = @studio.slots.joins(:rehearsal, :slot_people, :plan).where(slot_people: { person_id: person.id }, plans: { replaced_at: nil, piece_id: @studio.pieces.running.select(:id) })
-        slots.where.not(plans: { published_at: nil }).where.not(rehearsals: { cancelled_at: nil }).where(rehearsals: { date: today.. }).reorder(nil).distinct.pluck("rehearsals.date")
-             .map { |date| [date, I18n.t("my_part.cancelled", day: Dates.day(date))] }
-      end
+        # [[date, words], …].
+        def cancelled
+          slots = @studio.slots.joins(:rehearsal, :slot_people, :plan).where(slot_people: { person_id: person.id }, plans: { replaced_at: nil, piece_id: @studio.pieces.running.select(:id) })
+          slots.where.not(plans: { published_at: nil }).where.not(rehearsals: { cancelled_at: nil }).where(rehearsals: { date: today.. }).reorder(nil).distinct.pluck("rehearsals.date")
+               .map { |date| [date, I18n.t("my_part.cancelled", day: Shared::Dates.day(date))] }
+        end
 
-      def told = pieces.flat_map { |mine| mine.told_changes(Clock.now - (NEWS * 86_400)) }.map { |change| [change.date, change.text] }
+        def told = pieces.flat_map { |mine| mine.told_changes(Shared::Clock.now - (NEWS * 86_400)) }.map { |change| [change.date, change.text] }
 
-      def ahead
-        ids = @studio.slot_people.where(person_id: person.id).pluck(:slot_id)
-        called = @studio.slots.where(id: ids).pluck(:rehearsal_id).uniq
-        @studio.rehearsals.standing.where(id: called, date: today..).includes(:rooms).limit(8).to_a
+        def ahead
+          ids = @studio.slot_people.where(person_id: person.id).pluck(:slot_id)
+          called = @studio.slots.where(id: ids).pluck(:rehearsal_id).uniq
+          @studio.rehearsals.standing.where(id: called, date: today..).includes(:rooms).limit(8).to_a
+        end
       end
     end
   end

@@ -1,42 +1,44 @@
 # frozen_string_literal: true
 
 module App
-  module Actions
-    # Takes a roster in: all or nothing. People already there are matched by name and only join groups.
-    class ImportRoster
-      def initialize(studio, text, piece_id)
-        @studio = studio
-        @piece = studio.pieces.running.find_by(id: piece_id.to_s[/\A\d+\z/])
-        @people = Formats::Roster.parse(text).people
-        @known = studio.people.index_by { |person| person.name.downcase }
-      end
-
-      # Answers how many people are in it.
-      def run
-        Records::Person.transaction do
-          @people.each { |row| take(row) }
-          @piece&.touch
-          @people.size
+  module People
+    module Actions
+      # Takes a roster in: all or nothing. People already there are matched by name and only join groups.
+      class ImportRoster
+        def initialize(studio, text, piece_id)
+          @studio = studio
+          @piece = studio.pieces.running.find_by(id: piece_id.to_s[/\A\d+\z/])
+          @people = Formats::Roster.parse(text).people
+          @known = studio.people.index_by { |person| person.name.downcase }
         end
+
+        # Answers how many people are in it.
+        def run
+          Records::Person.transaction do
+            @people.each { |row| take(row) }
+            @piece&.touch
+            @people.size
+          end
+        end
+
+        private
+
+        def take(row)
+          person = @known[row.name.downcase] || @studio.people.create!(name: row.name, adult: row.adult)
+          return unless @piece
+
+          Records::Casting.find_or_create_by!(studio: @studio, piece: @piece, person:)
+          row.groups.each { |name| join(person, name, row.leader) }
+        end
+
+        def join(person, name, leader)
+          group = groups[name.downcase] ||= @piece.groups.create!(studio: @studio, name:, number: groups.size + 1)
+          Records::GroupMember.find_or_create_by!(studio: @studio, group:, person:)
+          group.update!(leader: person) if leader && group.leader_id.nil?
+        end
+
+        def groups = @groups ||= @piece.groups.index_by { |group| group.name.downcase }
       end
-
-      private
-
-      def take(row)
-        person = @known[row.name.downcase] || @studio.people.create!(name: row.name, adult: row.adult)
-        return unless @piece
-
-        Records::Casting.find_or_create_by!(studio: @studio, piece: @piece, person:)
-        row.groups.each { |name| join(person, name, row.leader) }
-      end
-
-      def join(person, name, leader)
-        group = groups[name.downcase] ||= @piece.groups.create!(studio: @studio, name:, number: groups.size + 1)
-        Records::GroupMember.find_or_create_by!(studio: @studio, group:, person:)
-        group.update!(leader: person) if leader && group.leader_id.nil?
-      end
-
-      def groups = @groups ||= @piece.groups.index_by { |group| group.name.downcase }
     end
   end
 end

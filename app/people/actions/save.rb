@@ -1,34 +1,36 @@
 # frozen_string_literal: true
 
 module App
-  module Actions
-    # Adds or changes a dancer or choreographer. A new choreographer gets the next free tape.
-    class SavePerson
-      def initialize(studio, person, params)
-        @studio = studio
-        @person = person
-        @params = params
+  module People
+    module Actions
+      # Adds or changes a dancer or choreographer. A new choreographer gets the next free tape.
+      class Save
+        def initialize(studio, person, params)
+          @studio = studio
+          @person = person
+          @params = params
+        end
+
+        def run
+          @person.lock_version = @params["lock_version"].to_i if @params["lock_version"].to_s.match?(/\A\d+\z/)
+          @person.assign_attributes(name: @params["name"].to_s, dances: @params["dances"] == "1", teaches: @params["teaches"] == "1",
+                                    adult: @params["adult"] == "1", tape:)
+          return Shared::Result.no({ name: I18n.t("people.twice", name: @person.name) }, @person) if twin?
+
+          @person.save ? Shared::Result.ok(@person) : Shared::Result.no(@person.errors.to_hash.transform_values(&:first), @person)
+        end
+
+        private
+
+        def tape
+          given = @params["tape"].to_i
+          return given if given.between?(1, Records::Person::TAPES)
+
+          @person.tape || (Shared::NextTape.next_free(@studio) if @params["teaches"] == "1")
+        end
+
+        def twin? = @studio.people.where.not(id: @person.id).where("lower(name) = ?", @person.name.to_s.downcase).exists?
       end
-
-      def run
-        @person.lock_version = @params["lock_version"].to_i if @params["lock_version"].to_s.match?(/\A\d+\z/)
-        @person.assign_attributes(name: @params["name"].to_s, dances: @params["dances"] == "1", teaches: @params["teaches"] == "1",
-                                  adult: @params["adult"] == "1", tape:)
-        return Result.no({ name: I18n.t("people.twice", name: @person.name) }, @person) if twin?
-
-        @person.save ? Result.ok(@person) : Result.no(@person.errors.to_hash.transform_values(&:first), @person)
-      end
-
-      private
-
-      def tape
-        given = @params["tape"].to_i
-        return given if given.between?(1, Records::Person::TAPES)
-
-        @person.tape || (Tapes.next_free(@studio) if @params["teaches"] == "1")
-      end
-
-      def twin? = @studio.people.where.not(id: @person.id).where("lower(name) = ?", @person.name.to_s.downcase).exists?
     end
   end
 end

@@ -1,38 +1,40 @@
 # frozen_string_literal: true
 
 module App
-  module Actions
-    # The dates a choreographer can come, one a line (or separated by commas). Empty means: to everything.
-    class SetVisits
-      MOST = 200
+  module People
+    module Actions
+      # The dates a choreographer can come, one a line (or separated by commas). Empty means: to everything.
+      class SetVisits
+        MOST = 200
 
-      def initialize(person, text)
-        @person = person
-        @words = text.to_s.split(/[\s,;]+/).reject(&:empty?)
-      end
-
-      def run
-        bad = @words.find { |word| date(word).nil? }
-        return Result.no({ dates: I18n.t("people.bad_date", text: bad[0, 20]) }) if bad
-        return Result.no({ dates: I18n.t("people.too_many_dates", most: MOST) }) if @words.size > MOST
-
-        replace(@words.map { |word| date(word) }.uniq.sort)
-        Result.ok
-      end
-
-      private
-
-      def replace(dates)
-        Records::Visit.transaction do
-          @person.visits.delete_all
-          Records::Visit.add_all(dates.map { |date| { studio_id: @person.studio_id, person_id: @person.id, date:, created_at: Clock.now, updated_at: Clock.now } })
+        def initialize(person, text)
+          @person = person
+          @words = text.to_s.split(/[\s,;]+/).reject(&:empty?)
         end
-      end
 
-      def date(word)
-        Date.iso8601(word).then { |date| date if date.year.between?(2000, 2200) }
-      rescue ArgumentError # no date, or too long for one
-        nil
+        def run
+          bad = @words.find { |word| date(word).nil? }
+          return Shared::Result.no({ dates: I18n.t("people.bad_date", text: bad[0, 20]) }) if bad
+          return Shared::Result.no({ dates: I18n.t("people.too_many_dates", most: MOST) }) if @words.size > MOST
+
+          replace(@words.map { |word| date(word) }.uniq.sort)
+          Shared::Result.ok
+        end
+
+        private
+
+        def replace(dates)
+          Records::Visit.transaction do
+            @person.visits.delete_all
+            Records::Visit.add_all(dates.map { |date| { studio_id: @person.studio_id, person_id: @person.id, date:, created_at: Shared::Clock.now, updated_at: Shared::Clock.now } })
+          end
+        end
+
+        def date(word)
+          Date.iso8601(word).then { |date| date if date.year.between?(2000, 2200) }
+        rescue ArgumentError # no date, or too long for one
+          nil
+        end
       end
     end
   end

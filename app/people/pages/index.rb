@@ -1,33 +1,35 @@
 # frozen_string_literal: true
 
 module App
-  module Pages
-    # Everybody of the studio, with who is away soon.
-    class People
-      attr_reader :member
+  module People
+    module Pages
+      # Everybody of the studio, with who is away soon.
+      class Index
+        attr_reader :member
 
-      def initialize(member, today, result = nil)
-        @member = member
-        @today = today
-        @result = result
-      end
+        def initialize(member, today, result = nil)
+          @member = member
+          @today = today
+          @result = result
+        end
 
-      def title = I18n.t("ways.people")
-      def screen = :people
-      def studio = member.studio
-      def director? = member.director?
-      def errors = @result ? @result.errors : {}
-      def typed = @result&.value
-      def choreographers = studio.people.choreographers.includes(:visits)
-      def dancers = studio.people.dancers.includes(:absences, groups: :piece)
-      def archived = studio.people.where.not(archived_at: nil).order(:name)
-      def sections = @sections ||= studio.sections.joins(:piece).where(pieces: { archived_at: nil }).group(:choreographer_id).count
-      def groups(person) = person.groups.reject { |group| group.piece.archived? }.map(&:name).uniq.join(", ")
-      def linked = @linked ||= studio.person_links.live.pluck(:person_id).to_set
+        def title = I18n.t("ways.people")
+        def screen = :people
+        def studio = member.studio
+        def director? = member.director?
+        def errors = @result ? @result.errors : {}
+        def typed = @result&.value
+        def choreographers = studio.people.choreographers.includes(:visits)
+        def dancers = studio.people.dancers.includes(:absences, groups: :piece)
+        def archived = studio.people.where.not(archived_at: nil).order(:name)
+        def sections = @sections ||= studio.sections.joins(:piece).where(pieces: { archived_at: nil }).group(:choreographer_id).count
+        def groups(person) = person.groups.reject { |group| group.piece.archived? }.map(&:name).uniq.join(", ")
+        def linked = @linked ||= studio.person_links.live.pluck(:person_id).to_set
 
-      def away(person)
-        soon = person.absences.select { |absence| absence.to_date >= @today }.min_by(&:from_date) or return ""
-        soon.from_date == soon.to_date ? Dates.short(soon.from_date) : "#{Dates.short(soon.from_date)} – #{Dates.short(soon.to_date)}"
+        def away(person)
+          soon = person.absences.select { |absence| absence.to_date >= @today }.min_by(&:from_date) or return ""
+          soon.from_date == soon.to_date ? Shared::Dates.short(soon.from_date) : "#{Shared::Dates.short(soon.from_date)} – #{Shared::Dates.short(soon.to_date)}"
+        end
       end
     end
   end

@@ -1,87 +1,89 @@
 # frozen_string_literal: true
 
 module App
-  module Actions
-    # Makes a piece's sections and links what its lines say. Sections that are no longer named stay, unplaced;
-    # links that stay keep their identity; nothing written on an eight is dropped.
-    class ApplyStructure
-      BLOCKING = %i[no_name long_name unknown_repeat too_many_lines other_length no_such_eight odd_length written_eights].freeze
+  module Piece
+    module Actions
+      # Makes a piece's sections and links what its lines say. Sections that are no longer named stay, unplaced;
+      # links that stay keep their identity; nothing written on an eight is dropped.
+      class ApplyStructure
+        BLOCKING = %i[no_name long_name unknown_repeat too_many_lines other_length no_such_eight odd_length written_eights].freeze
 
-      def self.read(studio, text, piece: nil)
-        lengths = piece ? Records::Mapping::Works.load(piece).sections.to_h { |s| [s.name, s.rows.map(&:counts)] } : {}
-        structure = Core::Piece::StructureReader.new(text, teachers: studio.people.choreographers.pluck(:name), lengths:).structure
-        structure.findings.concat(written_eights(piece, structure)) if piece
-        structure
-      end
-
-      def self.blocking(structure) = structure.findings.select { |finding| BLOCKING.include?(finding.kind) }
-
-      # Sections that would become shorter than what is written on them.
-      def self.written_eights(piece, structure)
-        by_name = piece.sections.includes(:eights).index_by { |section| section.name.downcase }
-        structure.sections.filter_map do |sketch|
-          last = by_name[sketch.name.downcase]&.eights&.reject { |eight| eight.text == "" }&.last
-          next unless last && last.position > sketch.rows.size
-
-          Core::Piece::StructureReader::Finding.new(line: sketch.line, kind: :written_eights, subject: sketch.name, hint: last.position)
+        def self.read(studio, text, piece: nil)
+          lengths = piece ? Records::Mapping::Works.load(piece).sections.to_h { |s| [s.name, s.rows.map(&:counts)] } : {}
+          structure = Core::Piece::StructureReader.new(text, teachers: studio.people.choreographers.pluck(:name), lengths:).structure
+          structure.findings.concat(written_eights(piece, structure)) if piece
+          structure
         end
-      end
 
-      def initialize(piece, structure)
-        @piece = piece
-        @studio = piece.studio
-        @structure = structure
-        @known = piece.sections.index_by { |section| section.name.downcase }
-        @letters = ("A".."Z").to_a + ("AA".."ZZ").to_a - piece.sections.map(&:letter)
-      end
+        def self.blocking(structure) = structure.findings.select { |finding| BLOCKING.include?(finding.kind) }
 
-      def run
-        sections = @structure.sections.map { |sketch| section(sketch) }
-        old = @piece.links.to_a
-        kept = @structure.links.each_with_index.map { |link, i| place(link, sections[link.section], i + 1, old) }
-        @piece.links.where.not(id: kept.map(&:id)).delete_all
-        @piece.touch
-      end
+        # Sections that would become shorter than what is written on them.
+        def self.written_eights(piece, structure)
+          by_name = piece.sections.includes(:eights).index_by { |section| section.name.downcase }
+          structure.sections.filter_map do |sketch|
+            last = by_name[sketch.name.downcase]&.eights&.reject { |eight| eight.text == "" }&.last
+            next unless last && last.position > sketch.rows.size
 
-      private
+            Core::Piece::StructureReader::Finding.new(line: sketch.line, kind: :written_eights, subject: sketch.name, hint: last.position)
+          end
+        end
 
-      def section(sketch)
-        section = @known[sketch.name.downcase] || create(sketch)
-        section.update!(choreographer: teacher(sketch.teacher)) if sketch.teacher
-        Eights.new(section).resize(sketch.rows)
-        section
-      end
+        def initialize(piece, structure)
+          @piece = piece
+          @studio = piece.studio
+          @structure = structure
+          @known = piece.sections.index_by { |section| section.name.downcase }
+          @letters = ("A".."Z").to_a + ("AA".."ZZ").to_a - piece.sections.map(&:letter)
+        end
 
-      def create(sketch)
-        @piece.sections.create!(studio: @studio, name: sketch.name, letter: @letters.shift, position: (@piece.sections.maximum(:position) || 0) + 1)
-      end
+        def run
+          sections = @structure.sections.map { |sketch| section(sketch) }
+          old = @piece.links.to_a
+          kept = @structure.links.each_with_index.map { |link, i| place(link, sections[link.section], i + 1, old) }
+          @piece.links.where.not(id: kept.map(&:id)).delete_all
+          @piece.touch
+        end
 
-      def teacher(name)
-        found = @studio.people.where("lower(name) = ?", name.downcase).first
-        return @studio.people.create!(name:, dances: false, teaches: true, adult: true, tape: Tapes.next_free(@studio)) unless found
+        private
 
-        found.update!(teaches: true, tape: found.tape || Tapes.next_free(@studio)) unless found.teaches
-        found
-      end
+        def section(sketch)
+          section = @known[sketch.name.downcase] || create(sketch)
+          section.update!(choreographer: teacher(sketch.teacher)) if sketch.teacher
+          ResizeEights.new(section).resize(sketch.rows)
+          section
+        end
 
-      # An old link of the same kind is taken over, so that what hangs on it stays.
-      def place(sketch, section, position, old)
-        same = old.select { |link| link.section_id == section.id }
-        link = same.find { |l| l.mirrored == sketch.mirrored && touched(l) == sketch.changed } || same.first
-        old.delete(link)
-        link ||= @piece.links.new(studio: @studio, section:)
-        link.changes_made = changes(link, sketch, section) unless touched(link) == sketch.changed
-        link.update!(position:, mirrored: sketch.mirrored)
-        link
-      end
+        def create(sketch)
+          @piece.sections.create!(studio: @studio, name: sketch.name, letter: @letters.shift, position: (@piece.sections.maximum(:position) || 0) + 1)
+        end
 
-      def touched(link) = Records::Mapping::Works.changes(link.changes_made).touched
+        def teacher(name)
+          found = @studio.people.where("lower(name) = ?", name.downcase).first
+          return @studio.people.create!(name:, dances: false, teaches: true, adult: true, tape: Shared::NextTape.next_free(@studio)) unless found
 
-      def changes(link, sketch, section)
-        had = link.changes_made["replace"] || {}
-        counts = section.eights.reload.to_h { |eight| [eight.position, eight.counts] }
-        replace = sketch.changed.to_h { |n| [n.to_s, had[n.to_s] || { "counts" => counts.fetch(n, 8), "text" => "" }] }
-        replace.empty? ? {} : { "replace" => replace }
+          found.update!(teaches: true, tape: found.tape || Shared::NextTape.next_free(@studio)) unless found.teaches
+          found
+        end
+
+        # An old link of the same kind is taken over, so that what hangs on it stays.
+        def place(sketch, section, position, old)
+          same = old.select { |link| link.section_id == section.id }
+          link = same.find { |l| l.mirrored == sketch.mirrored && touched(l) == sketch.changed } || same.first
+          old.delete(link)
+          link ||= @piece.links.new(studio: @studio, section:)
+          link.changes_made = changes(link, sketch, section) unless touched(link) == sketch.changed
+          link.update!(position:, mirrored: sketch.mirrored)
+          link
+        end
+
+        def touched(link) = Records::Mapping::Works.changes(link.changes_made).touched
+
+        def changes(link, sketch, section)
+          had = link.changes_made["replace"] || {}
+          counts = section.eights.reload.to_h { |eight| [eight.position, eight.counts] }
+          replace = sketch.changed.to_h { |n| [n.to_s, had[n.to_s] || { "counts" => counts.fetch(n, 8), "text" => "" }] }
+          replace.empty? ? {} : { "replace" => replace }
+        end
       end
     end
   end

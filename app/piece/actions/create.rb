@@ -1,29 +1,31 @@
 # frozen_string_literal: true
 
 module App
-  module Actions
-    # A new piece from a title, a date, the music's length and tempo, and its structure in lines.
-    class CreatePiece
-      def initialize(member, params)
-        @member = member
-        @studio = member.studio
-        @params = params
-        @facts = PieceFacts.new(params)
-        @structure = ApplyStructure.read(@studio, params["structure"])
-      end
+  module Piece
+    module Actions
+      # A new piece from a title, a date, the music's length and tempo, and its structure in lines.
+      class Create
+        def initialize(member, params)
+          @member = member
+          @studio = member.studio
+          @params = params
+          @facts = TypedFacts.new(params)
+          @structure = ApplyStructure.read(@studio, params["structure"])
+        end
 
-      def errors
-        blocking = ApplyStructure.blocking(@structure)
-        { **@facts.errors, **(blocking.any? ? { structure: I18n.t("structure.mend_first", count: blocking.size) } : {}) }
-      end
+        def errors
+          blocking = ApplyStructure.blocking(@structure)
+          { **@facts.errors, **(blocking.any? ? { structure: I18n.t("structure.mend_first", count: blocking.size) } : {}) }
+        end
 
-      def run
-        Records::Piece.transaction do
-          piece = @studio.pieces.create!(title: @facts.title, show_date: @facts.show_date)
-          Records::Track.create!(studio: @studio, piece:, tempo: [[1, @facts.bpm || 120]], length_seconds: @facts.length)
-          ApplyStructure.new(piece, @structure).run
-          Revise.new(piece.reload, @member.account).record("piece begun")
-          piece
+        def run
+          Records::Piece.transaction do
+            piece = @studio.pieces.create!(title: @facts.title, show_date: @facts.show_date)
+            Records::Track.create!(studio: @studio, piece:, tempo: [[1, @facts.bpm || 120]], length_seconds: @facts.length)
+            ApplyStructure.new(piece, @structure).run
+            Shared::KeepRevision.new(piece.reload, @member.account).record("piece begun")
+            piece
+          end
         end
       end
     end

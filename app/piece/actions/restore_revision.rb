@@ -1,53 +1,55 @@
 # frozen_string_literal: true
 
 module App
-  module Actions
-    # Brings the order of links and the sections' eights back to an earlier revision, as a new one. What hangs on a link
-    # that stays, such as its formations, stays.
-    # Sections begun since then stay, unplaced.
-    class RestoreRevision
-      def initialize(revision, account)
-        @revision = revision
-        @piece = revision.piece
-        @account = account
-        @work = Formats::Piece.parse(revision.work.to_json).first
-      end
-
-      def run
-        Records::Piece.transaction do
-          @piece.lock!
-          @work.sections.each { |section| bring_back(section) }
-          replace_links
-          @piece.touch
-          Revise.new(@piece, @account).record("back to version #{@revision.number}")
+  module Piece
+    module Actions
+      # Brings the order of links and the sections' eights back to an earlier revision, as a new one. What hangs on a link
+      # that stays, such as its formations, stays.
+      # Sections begun since then stay, unplaced.
+      class RestoreRevision
+        def initialize(revision, account)
+          @revision = revision
+          @piece = revision.piece
+          @account = account
+          @work = Formats::Piece.parse(revision.work.to_json).first
         end
-      end
 
-      private
+        def run
+          Records::Piece.transaction do
+            @piece.lock!
+            @work.sections.each { |section| bring_back(section) }
+            replace_links
+            @piece.touch
+            Shared::KeepRevision.new(@piece, @account).record("back to version #{@revision.number}")
+          end
+        end
 
-      def bring_back(section)
-        row = @piece.sections.find_by(id: section.id) or return
-        teacher = row.studio.people.find_by(id: section.choreographer)
-        row.update!(name: section.name, choreographer: teacher, difficulty: section.difficulty, method_preset: section.method, minutes: section.minutes, time: section.time, feel: section.feel,
-                    stated_entry: plain(section.entry), stated_exit: plain(section.exit))
-        section.parts.each { |part| row.parts.where(group_id: part.group.to_i).update_all(start_offset: part.offset, hold_before: part.hold_before, hold_after: part.hold_after) }
-        row.eights.delete_all
-        Records::Eight.add_all(section.rows.each_with_index.map { |eight, i| eight_row(row, eight, i + 1) })
-      end
+        private
 
-      def plain(edge) = edge.to_h { |name, value| [name.to_s, value.is_a?(Symbol) ? value.to_s : value] }
+        def bring_back(section)
+          row = @piece.sections.find_by(id: section.id) or return
+          teacher = row.studio.people.find_by(id: section.choreographer)
+          row.update!(name: section.name, choreographer: teacher, difficulty: section.difficulty, method_preset: section.method, minutes: section.minutes, time: section.time, feel: section.feel,
+                      stated_entry: plain(section.entry), stated_exit: plain(section.exit))
+          section.parts.each { |part| row.parts.where(group_id: part.group.to_i).update_all(start_offset: part.offset, hold_before: part.hold_before, hold_after: part.hold_after) }
+          row.eights.delete_all
+          Records::Eight.add_all(section.rows.each_with_index.map { |eight, i| eight_row(row, eight, i + 1) })
+        end
 
-      def eight_row(row, eight, position)
-        { studio_id: row.studio_id, section_id: row.id, position:, counts: eight.counts, text: eight.text, cue: eight.cue, name: eight.name,
-          created_at: Clock.now, updated_at: Clock.now }
-      end
+        def plain(edge) = edge.to_h { |name, value| [name.to_s, value.is_a?(Symbol) ? value.to_s : value] }
 
-      def replace_links
-        there = @piece.links.index_by(&:id)
-        @piece.links.where.not(id: @work.links.map { |link| link.id.to_i }).delete_all
-        @work.links.each_with_index do |link, i|
-          row = there[link.id.to_i] || @piece.links.new(id: link.id&.to_i, studio_id: @piece.studio_id)
-          row.update!(section_id: link.section.id.to_i, position: i + 1, mirrored: link.mirrored, changes_made: Records::Mapping::Works.made(link.changes))
+        def eight_row(row, eight, position)
+          { studio_id: row.studio_id, section_id: row.id, position:, counts: eight.counts, text: eight.text, cue: eight.cue, name: eight.name,
+            created_at: Shared::Clock.now, updated_at: Shared::Clock.now }
+        end
+
+        def replace_links
+          there = @piece.links.index_by(&:id)
+          @piece.links.where.not(id: @work.links.map { |link| link.id.to_i }).delete_all
+          @work.links.each_with_index do |link, i|
+            row = there[link.id.to_i] || @piece.links.new(id: link.id&.to_i, studio_id: @piece.studio_id)
+            row.update!(section_id: link.section.id.to_i, position: i + 1, mirrored: link.mirrored, changes_made: Records::Mapping::Works.made(link.changes))
+          end
         end
       end
     end

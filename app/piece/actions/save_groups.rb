@@ -1,53 +1,55 @@
 # frozen_string_literal: true
 
 module App
-  module Actions
-    # A piece's groups and who dances in which.
-    class SaveGroups
-      def initialize(piece, params)
-        @piece = piece
-        @studio = piece.studio
-        @params = params
-      end
-
-      def add
-        number = (@piece.groups.maximum(:number) || 0) + 1
-        save(@piece.groups.new(studio: @studio, number:))
-      end
-
-      def change(group)
-        group.leader = group.people.find_by(id: @params["leader"].to_s[/\A\d+\z/])
-        save(group)
-      end
-
-      # cast: {"person id" => ["", "in", group ids …]}, groups: those the table showed. Whoever and whatever came in while
-      # the table stood open is left alone.
-      def cast
-        Records::Piece.transaction do
-          wanted = (@params["cast"].is_a?(Hash) ? @params["cast"] : {}).to_h { |person, values| [person.to_i, Array(values).reject(&:empty?)] }
-          @studio.people.dancers.where(id: wanted.keys).find_each { |person| set(person, wanted.fetch(person.id)) }
-          @piece.groups.each { |group| group.update!(leader: nil) unless group.leader_id.nil? || group.group_members.exists?(person_id: group.leader_id) }
-          @piece.touch
+  module Piece
+    module Actions
+      # A piece's groups and who dances in which.
+      class SaveGroups
+        def initialize(piece, params)
+          @piece = piece
+          @studio = piece.studio
+          @params = params
         end
-      end
 
-      private
+        def add
+          number = (@piece.groups.maximum(:number) || 0) + 1
+          save(@piece.groups.new(studio: @studio, number:))
+        end
 
-      def save(group)
-        group.name = @params["name"]
-        return Result.no({ name: I18n.t("groups.same_name") }) if @piece.groups.where.not(id: group.id).where("lower(name) = ?", group.name.to_s.downcase).exists?
+        def change(group)
+          group.leader = group.people.find_by(id: @params["leader"].to_s[/\A\d+\z/])
+          save(group)
+        end
 
-        group.save && @piece.touch ? Result.ok(group) : Result.no({ name: I18n.t("groups.name") })
-      end
+        # cast: {"person id" => ["", "in", group ids …]}, groups: those the table showed. Whoever and whatever came in while
+        # the table stood open is left alone.
+        def cast
+          Records::Piece.transaction do
+            wanted = (@params["cast"].is_a?(Hash) ? @params["cast"] : {}).to_h { |person, values| [person.to_i, Array(values).reject(&:empty?)] }
+            @studio.people.dancers.where(id: wanted.keys).find_each { |person| set(person, wanted.fetch(person.id)) }
+            @piece.groups.each { |group| group.update!(leader: nil) unless group.leader_id.nil? || group.group_members.exists?(person_id: group.leader_id) }
+            @piece.touch
+          end
+        end
 
-      def shown = @shown ||= Array(@params["groups"]).map(&:to_s).then { |ids| @piece.groups.select { |group| ids.include?(group.id.to_s) } }
+        private
 
-      def set(person, values)
-        groups = shown.select { |group| values.include?(group.id.to_s) }
-        Records::GroupMember.where(studio: @studio, person:, group: shown - groups).delete_all
-        groups.each { |group| Records::GroupMember.find_or_create_by!(studio: @studio, group:, person:) }
-        elsewhere = Records::GroupMember.exists?(person:, group: @piece.groups.to_a)
-        values.any? || elsewhere ? Records::Casting.find_or_create_by!(studio: @studio, piece: @piece, person:) : @piece.castings.where(person:).delete_all
+        def save(group)
+          group.name = @params["name"]
+          return Shared::Result.no({ name: I18n.t("groups.same_name") }) if @piece.groups.where.not(id: group.id).where("lower(name) = ?", group.name.to_s.downcase).exists?
+
+          group.save && @piece.touch ? Shared::Result.ok(group) : Shared::Result.no({ name: I18n.t("groups.name") })
+        end
+
+        def shown = @shown ||= Array(@params["groups"]).map(&:to_s).then { |ids| @piece.groups.select { |group| ids.include?(group.id.to_s) } }
+
+        def set(person, values)
+          groups = shown.select { |group| values.include?(group.id.to_s) }
+          Records::GroupMember.where(studio: @studio, person:, group: shown - groups).delete_all
+          groups.each { |group| Records::GroupMember.find_or_create_by!(studio: @studio, group:, person:) }
+          elsewhere = Records::GroupMember.exists?(person:, group: @piece.groups.to_a)
+          values.any? || elsewhere ? Records::Casting.find_or_create_by!(studio: @studio, piece: @piece, person:) : @piece.castings.where(person:).delete_all
+        end
       end
     end
   end

@@ -1,82 +1,84 @@
 # frozen_string_literal: true
 
 module App
-  module Actions
-    # Saves a section's form. Only a director may hand it to another choreographer.
-    class SaveSection
-      def initialize(section, params, member)
-        @section = section
-        @piece = section.piece
-        @params = params
-        @member = member
-      end
-
-      def run
-        @section.with_lock do
-          next Result.no({ base: I18n.t("sections.conflict") }, :conflict) if @params["lock_version"].to_i != @section.lock_version
-
-          @section.assign_attributes(fields)
-          faults = errors
-          next Result.no(faults) if faults.any?
-
-          JoinsTouched.around(@piece, @member.account, @section.studio.today(Clock.now)) { save }
+  module Piece
+    module Actions
+      # Saves a section's form. Only a director may hand it to another choreographer.
+      class SaveSection
+        def initialize(section, params, member)
+          @section = section
+          @piece = section.piece
+          @params = params
+          @member = member
         end
-      end
 
-      private
+        def run
+          @section.with_lock do
+            next Shared::Result.no({ base: I18n.t("sections.conflict") }, :conflict) if @params["lock_version"].to_i != @section.lock_version
 
-      def fields
-        { name: @params["name"], fidelity: @params["fidelity"], method_preset: @params["method_preset"], time: @params["time"].presence || "normal",
-          difficulty: Float(@params["difficulty"].to_s, exception: false), minutes: @params["minutes"].presence, note: @params["note"].to_s,
-          layer_school: @params["layer_school"].presence || @section.layer_school,
-          being_made: @params["being_made"] == "yes", feel: @params["feel"].presence || "even", stated_entry: edge("entry"), stated_exit: edge("exit"),
-          bring: @params["bring"].to_s.strip, hazards: Array(@params["hazards"]) & Records::Section::HAZARDS, **teacher }
-      end
+            @section.assign_attributes(fields)
+            faults = errors
+            next Shared::Result.no(faults) if faults.any?
 
-      # What is stated of the body at an edge; anything not on offer is left out.
-      def edge(name)
-        given = @params[name].is_a?(Hash) ? @params[name] : {}
-        Records::Section::EDGE.filter_map { |value, among| (chosen = among.find { |each| each.to_s == given[value].to_s }) && [value, chosen] }.to_h
-      end
+            Shared::WatchAgreements.around(@piece, @member.account, @section.studio.today(Shared::Clock.now)) { save }
+          end
+        end
 
-      def teacher
-        return {} unless @member.director?
+        private
 
-        { choreographer: @section.studio.people.choreographers.find_by(id: @params["choreographer"].to_s[/\A\d+\z/]) }
-      end
+        def fields
+          { name: @params["name"], fidelity: @params["fidelity"], method_preset: @params["method_preset"], time: @params["time"].presence || "normal",
+            difficulty: Float(@params["difficulty"].to_s, exception: false), minutes: @params["minutes"].presence, note: @params["note"].to_s,
+            layer_school: @params["layer_school"].presence || @section.layer_school,
+            being_made: @params["being_made"] == "yes", feel: @params["feel"].presence || "even", stated_entry: edge("entry"), stated_exit: edge("exit"),
+            bring: @params["bring"].to_s.strip, hazards: Array(@params["hazards"]) & Records::Section::HAZARDS, **teacher }
+        end
 
-      def errors
-        @section.validate
-        found = @section.errors.to_hash.transform_values(&:first)
-        found[:name] ||= I18n.t("sections.same_name") if twin?
-        found.merge(length_errors)
-      end
+        # What is stated of the body at an edge; anything not on offer is left out.
+        def edge(name)
+          given = @params[name].is_a?(Hash) ? @params[name] : {}
+          Records::Section::EDGE.filter_map { |value, among| (chosen = among.find { |each| each.to_s == given[value].to_s }) && [value, chosen] }.to_h
+        end
 
-      def twin? = @piece.sections.where.not(id: @section.id).where("lower(name) = ?", @section.name.to_s.downcase).exists?
+        def teacher
+          return {} unless @member.director?
 
-      def length_errors
-        return { length: I18n.t("sections.length") } unless lengths&.size&.between?(1, 200) && lengths.all? { |n| n.between?(1, 64) }
+          { choreographer: @section.studio.people.choreographers.find_by(id: @params["choreographer"].to_s[/\A\d+\z/]) }
+        end
 
-        written = Eights.new(@section).last_written
-        lengths.size < written ? { length: I18n.t("sections.written", eight: written) } : {}
-      end
+        def errors
+          @section.validate
+          found = @section.errors.to_hash.transform_values(&:first)
+          found[:name] ||= I18n.t("sections.same_name") if twin?
+          found.merge(length_errors)
+        end
 
-      def lengths = @lengths ||= Core::Piece::LengthText.parse(@params["length"].to_s)
+        def twin? = @piece.sections.where.not(id: @section.id).where("lower(name) = ?", @section.name.to_s.downcase).exists?
 
-      def save
-        @section.save!
-        Eights.new(@section).resize(lengths)
-        set_parts
-        @piece.touch
-        Revise.new(@piece, @member.account).record("#{@section.name}: facts")
-        Result.ok(@section)
-      end
+        def length_errors
+          return { length: I18n.t("sections.length") } unless lengths&.size&.between?(1, 200) && lengths.all? { |n| n.between?(1, 64) }
 
-      # Which groups dance it; those that stay keep their offsets.
-      def set_parts
-        wanted = @piece.groups.where(id: Array(@params["groups"]).grep(/\A\d+\z/)).pluck(:id)
-        @section.parts.where.not(group_id: wanted).delete_all
-        (wanted - @section.parts.pluck(:group_id)).each { |group_id| @section.parts.create!(studio_id: @section.studio_id, group_id:) }
+          written = ResizeEights.new(@section).last_written
+          lengths.size < written ? { length: I18n.t("sections.written", eight: written) } : {}
+        end
+
+        def lengths = @lengths ||= Core::Piece::LengthText.parse(@params["length"].to_s)
+
+        def save
+          @section.save!
+          ResizeEights.new(@section).resize(lengths)
+          set_parts
+          @piece.touch
+          Shared::KeepRevision.new(@piece, @member.account).record("#{@section.name}: facts")
+          Shared::Result.ok(@section)
+        end
+
+        # Which groups dance it; those that stay keep their offsets.
+        def set_parts
+          wanted = @piece.groups.where(id: Array(@params["groups"]).grep(/\A\d+\z/)).pluck(:id)
+          @section.parts.where.not(group_id: wanted).delete_all
+          (wanted - @section.parts.pluck(:group_id)).each { |group_id| @section.parts.create!(studio_id: @section.studio_id, group_id:) }
+        end
       end
     end
   end

@@ -1,35 +1,37 @@
 # frozen_string_literal: true
 
 module App
-  module Actions
-    # Saves a piece's lines, unless somebody else changed the piece since the form was opened.
-    class SaveStructure
-      def initialize(piece, params, account)
-        @piece = piece
-        @params = params
-        @account = account
-        @structure = ApplyStructure.read(piece.studio, params["structure"], piece:)
-      end
-
-      # Value: :conflict, or the path that undoes it.
-      def run
-        blocking = ApplyStructure.blocking(@structure)
-        return Result.no({ structure: I18n.t("structure.mend_first", count: blocking.size) }) if blocking.any?
-
-        @piece.with_lock do
-          next Result.no({ structure: I18n.t("structure.conflict") }, :conflict) if @params["lock_version"].to_i != @piece.lock_version
-
-          Result.ok(apply)
+  module Piece
+    module Actions
+      # Saves a piece's lines, unless somebody else changed the piece since the form was opened.
+      class SaveStructure
+        def initialize(piece, params, account)
+          @piece = piece
+          @params = params
+          @account = account
+          @structure = ApplyStructure.read(piece.studio, params["structure"], piece:)
         end
-      end
 
-      private
+        # Value: :conflict, or the path that undoes it.
+        def run
+          blocking = ApplyStructure.blocking(@structure)
+          return Shared::Result.no({ structure: I18n.t("structure.mend_first", count: blocking.size) }) if blocking.any?
 
-      def apply
-        before = @piece.revisions.maximum(:number)
-        ApplyStructure.new(@piece, @structure).run
-        Revise.new(@piece, @account).record("order and lengths")
-        before && "/pieces/#{@piece.id}/revisions/#{before}/restore"
+          @piece.with_lock do
+            next Shared::Result.no({ structure: I18n.t("structure.conflict") }, :conflict) if @params["lock_version"].to_i != @piece.lock_version
+
+            Shared::Result.ok(apply)
+          end
+        end
+
+        private
+
+        def apply
+          before = @piece.revisions.maximum(:number)
+          ApplyStructure.new(@piece, @structure).run
+          Shared::KeepRevision.new(@piece, @account).record("order and lengths")
+          before && "/pieces/#{@piece.id}/revisions/#{before}/restore"
+        end
       end
     end
   end

@@ -1,22 +1,24 @@
 # frozen_string_literal: true
 
 module App
-  module Pages
-    # A new cut of the music, looked at before it is taken.
-    class MusicCut < Music
-      def initialize(track:, **rest)
-        super(**rest)
-        @track = track
+  module Piece
+    module Pages
+      # A new cut of the music, looked at before it is taken.
+      class MusicCut < Music
+        def initialize(track:, **rest)
+          super(**rest)
+          @track = track
+        end
+
+        FIELDS = %w[title show_date length first_count tempo form].freeze
+
+        def title = "#{I18n.t('music.new_cut')} · #{piece.title}"
+        def cut = @cut ||= Core::Piece::NewCut.new(work, @track)
+        def fields = FIELDS.map { |name| [name, value(name)] }
+        def told = cut.told.filter_map { |id| people[id]&.name }
+        def stale = cut.stale_joins.map { |index| [index, order.links[index - 1].name, order.links[index].name] }
+        def by(seconds) = "#{seconds.positive? ? '+' : '−'}#{Formats::Times.tenth(seconds.abs)}"
       end
-
-      FIELDS = %w[title show_date length first_count tempo form].freeze
-
-      def title = "#{I18n.t('music.new_cut')} · #{piece.title}"
-      def cut = @cut ||= Core::Piece::NewCut.new(work, @track)
-      def fields = FIELDS.map { |name| [name, value(name)] }
-      def told = cut.told.filter_map { |id| people[id]&.name }
-      def stale = cut.stale_joins.map { |index| [index, order.links[index - 1].name, order.links[index].name] }
-      def by(seconds) = "#{seconds.positive? ? '+' : '−'}#{Formats::Times.tenth(seconds.abs)}"
     end
   end
 end

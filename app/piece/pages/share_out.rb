@@ -1,36 +1,38 @@
 # frozen_string_literal: true
 
 module App
-  module Pages
-    # What the piece is made of and who teaches what.
-    class ShareOut < PiecePage
-      Load = Struct.new(:person, :sections, :eights, :minutes, :share, keyword_init: true)
+  module Piece
+    module Pages
+      # What the piece is made of and who teaches what.
+      class ShareOut < Shared::PiecePage
+        Load = Struct.new(:person, :sections, :eights, :minutes, :share, keyword_init: true)
 
-      def screen = :share_out
-      def total = "#{order.total_counts} counts"
-      def findings = Core::Piece::MusicFit.new(work).findings.map { |finding| Wording.music(finding) }
-      def unplaced = work.unplaced
-      def sections = work.sections
-      def form = FormPicture.new(self)
-      def seconds_of(section) = order.links.select { |link| link.section.id == section.id }.sum(&:seconds)
-      def links_of(section) = order.links.select { |link| link.section.id == section.id }
-      def length_text(section) = Core::Piece::LengthText.render(section.rows.map(&:counts))
-      def new_eights = Pages.number(loads.sum(&:eights))
+        def screen = :share_out
+        def total = "#{order.total_counts} counts"
+        def findings = Core::Piece::MusicFit.new(work).findings.map { |finding| Shared::Wording.music(finding) }
+        def unplaced = work.unplaced
+        def sections = work.sections
+        def form = FormPicture.new(self)
+        def seconds_of(section) = order.links.select { |link| link.section.id == section.id }.sum(&:seconds)
+        def links_of(section) = order.links.select { |link| link.section.id == section.id }
+        def length_text(section) = Core::Piece::LengthText.render(section.rows.map(&:counts))
+        def new_eights = Shared::Amount.of(loads.sum(&:eights))
 
-      def loads
-        @loads ||= begin
-          shares = Core::Planning::Load.new(work, estimate:).shares
-          most = shares.map(&:eights).max.to_f
-          shares.map do |s|
-            Load.new(person: teacher(s.choreographer), sections: s.sections, eights: s.eights, minutes: s.sections.sum { |section| lesson(section).minutes }, share: most.zero? ? 0 : s.eights / most)
+        def loads
+          @loads ||= begin
+            shares = Core::Planning::Load.new(work, estimate:).shares
+            most = shares.map(&:eights).max.to_f
+            shares.map do |s|
+              Load.new(person: teacher(s.choreographer), sections: s.sections, eights: s.eights, minutes: s.sections.sum { |section| lesson(section).minutes }, share: most.zero? ? 0 : s.eights / most)
+            end
           end
         end
-      end
 
-      def load_bar(load) = LoadBar.svg(load)
-      def minutes(section) = lesson(section)
-      def expected(section) = section.expected_counts && section.expected_counts != section.counts
-      def revision = piece.revisions.maximum(:number)
+        def load_bar(load) = LoadBar.svg(load)
+        def minutes(section) = lesson(section)
+        def expected(section) = section.expected_counts && section.expected_counts != section.counts
+        def revision = piece.revisions.maximum(:number)
+      end
     end
   end
 end

@@ -3,32 +3,34 @@
 require "diff/lcs"
 
 module App
-  module Pages
-    # The structure of a piece as lines. After a conflict: what is typed here beside what is saved there.
-    class Structure < PiecePage
-      attr_reader :result
+  module Piece
+    module Pages
+      # The structure of a piece as lines. After a conflict: what is typed here beside what is saved there.
+      class Structure < Shared::PiecePage
+        attr_reader :result
 
-      def initialize(typed: nil, result: nil, **rest)
-        super(**rest)
-        @typed = typed
-        @result = result
-      end
+        def initialize(typed: nil, result: nil, **rest)
+          super(**rest)
+          @typed = typed
+          @result = result
+        end
 
-      def screen = :share_out
-      def saved = @saved ||= Core::Piece::StructureWriter.new(work, teachers: people.transform_values(&:name)).text
-      def text = @typed ? @typed["structure"].to_s : saved
-      def conflict? = result&.value == :conflict
-      def version = piece.lock_version
-      def preview = StructurePreview.new(Actions::ApplyStructure.read(piece.studio, text, piece:), work)
-      def revisions = piece.revisions.order(number: :desc).limit(12).includes(:account)
-      def spine = nil
+        def screen = :share_out
+        def saved = @saved ||= Core::Piece::StructureWriter.new(work, teachers: people.transform_values(&:name)).text
+        def text = @typed ? @typed["structure"].to_s : saved
+        def conflict? = result&.value == :conflict
+        def version = piece.lock_version
+        def preview = StructurePreview.new(Actions::ApplyStructure.read(piece.studio, text, piece:), work)
+        def revisions = piece.revisions.order(number: :desc).limit(12).includes(:account)
+        def spine = nil
 
-      # [[:same | :theirs | :yours, line], …]
-      def difference
-        Diff::LCS.sdiff(saved.lines.map(&:chomp), text.lines.map(&:chomp)).flat_map do |change|
-          next [[:same, change.old_element]] if change.unchanged?
+        # [[:same | :theirs | :yours, line], …]
+        def difference
+          Diff::LCS.sdiff(saved.lines.map(&:chomp), text.lines.map(&:chomp)).flat_map do |change|
+            next [[:same, change.old_element]] if change.unchanged?
 
-          [[:theirs, change.old_element], [:yours, change.new_element]].select(&:last)
+            [[:theirs, change.old_element], [:yours, change.new_element]].select(&:last)
+          end
         end
       end
     end

@@ -1,66 +1,68 @@
 # frozen_string_literal: true
 
 module App
-  module Pages
-    # What typed lines of structure mean: links with counts and times, totals, what is not understood.
-    class StructurePreview
-      Line = Struct.new(:index, :name, :echo, :length, :teacher, :from, :at, keyword_init: true)
-      attr_reader :structure
+  module Piece
+    module Pages
+      # What typed lines of structure mean: links with counts and times, totals, what is not understood.
+      class StructurePreview
+        Line = Struct.new(:index, :name, :echo, :length, :teacher, :from, :at, keyword_init: true)
+        attr_reader :structure
 
-      def self.of(studio, params)
-        piece = studio.pieces.find_by(id: params["piece"].to_s[/\A\d+\z/])
-        new(Actions::ApplyStructure.read(studio, params["structure"], piece:), piece ? Records::Mapping::Works.load(piece) : typed(params))
-      end
-
-      # A work with nothing but the music that is typed beside the lines.
-      def self.typed(params)
-        facts = Actions::PieceFacts.new(params)
-        Core::Piece::Work.new(title: "", track: Core::Music::Track.new(tempo: [[1, facts.bpm&.clamp(20, 400) || 120]], length_seconds: facts.length))
-      end
-      private_class_method :typed
-
-      # saved: the work as it is, for its track and its groups' parts.
-      def initialize(structure, saved)
-        @structure = structure
-        @saved = saved
-        @work = sketch
-        @order = @work.order
-      end
-
-      def lines
-        @order.links.map do |link|
-          sketch = structure.sections[link.section.id]
-          Line.new(index: link.index, name: link.name, echo: link.echo, length: Core::Piece::LengthText.render(sketch.rows), teacher: sketch.teacher,
-                   from: link.start_count, at: Formats::Times.length(link.start_seconds))
+        def self.of(studio, params)
+          piece = studio.pieces.find_by(id: params["piece"].to_s[/\A\d+\z/])
+          new(Actions::ApplyStructure.read(studio, params["structure"], piece:), piece ? Records::Mapping::Works.load(piece) : typed(params))
         end
-      end
 
-      def findings = structure.findings.sort_by(&:line).map { |finding| [Wording.structure(finding), Actions::ApplyStructure::BLOCKING.include?(finding.kind)] }
-      def music = Core::Piece::MusicFit.new(@work).findings.map { |finding| Wording.music(finding) }
-      def empty? = structure.links.empty? && structure.findings.empty?
-
-      def totals
-        I18n.t("structure.totals", links: count(structure.links, "link"), sections: count(structure.sections, "section"), counts: @order.total_counts,
-                                   eights: Pages.number(@order.total_counts / 8.0), length: Formats::Times.length(@order.length_seconds),
-                                   fresh: Pages.number(structure.new_counts / 8.0))
-      end
-
-      private
-
-      def count(things, word) = "#{things.size} #{word}#{'s' unless things.size == 1}"
-
-      def sketch
-        sections = structure.sections.each_with_index.map do |sketch, i|
-          Core::Piece::Section.new(id: i, name: sketch.name, parts: parts(sketch.name), rows: sketch.rows.map { |counts| Core::Piece::Row.new(counts:) })
+        # A work with nothing but the music that is typed beside the lines.
+        def self.typed(params)
+          facts = TypedFacts.new(params)
+          Core::Piece::Work.new(title: "", track: Core::Music::Track.new(tempo: [[1, facts.bpm&.clamp(20, 400) || 120]], length_seconds: facts.length))
         end
-        links = structure.links.each_with_index.map { |link, i| Core::Piece::Link.new(section: sections[link.section], id: i, mirrored: link.mirrored, changes: changes(link, sections)) }
-        Core::Piece::Work.new(title: "", track: @saved.track, sections:, links:)
-      end
+        private_class_method :typed
 
-      def parts(name) = @saved.sections.find { |section| section.name.casecmp?(name) }&.parts || []
+        # saved: the work as it is, for its track and its groups' parts.
+        def initialize(structure, saved)
+          @structure = structure
+          @saved = saved
+          @work = sketch
+          @order = @work.order
+        end
 
-      def changes(link, sections)
-        Core::Piece::Changes.new(replace: link.changed.to_h { |n| [n, sections[link.section].rows[n - 1]] })
+        def lines
+          @order.links.map do |link|
+            sketch = structure.sections[link.section.id]
+            Line.new(index: link.index, name: link.name, echo: link.echo, length: Core::Piece::LengthText.render(sketch.rows), teacher: sketch.teacher,
+                     from: link.start_count, at: Formats::Times.length(link.start_seconds))
+          end
+        end
+
+        def findings = structure.findings.sort_by(&:line).map { |finding| [Shared::Wording.structure(finding), Actions::ApplyStructure::BLOCKING.include?(finding.kind)] }
+        def music = Core::Piece::MusicFit.new(@work).findings.map { |finding| Shared::Wording.music(finding) }
+        def empty? = structure.links.empty? && structure.findings.empty?
+
+        def totals
+          I18n.t("structure.totals", links: count(structure.links, "link"), sections: count(structure.sections, "section"), counts: @order.total_counts,
+                                     eights: Shared::Amount.of(@order.total_counts / 8.0), length: Formats::Times.length(@order.length_seconds),
+                                     fresh: Shared::Amount.of(structure.new_counts / 8.0))
+        end
+
+        private
+
+        def count(things, word) = "#{things.size} #{word}#{'s' unless things.size == 1}"
+
+        def sketch
+          sections = structure.sections.each_with_index.map do |sketch, i|
+            Core::Piece::Section.new(id: i, name: sketch.name, parts: parts(sketch.name), rows: sketch.rows.map { |counts| Core::Piece::Row.new(counts:) })
+          end
+          links = structure.links.each_with_index.map { |link, i| Core::Piece::Link.new(section: sections[link.section], id: i, mirrored: link.mirrored, changes: changes(link, sections)) }
+          Core::Piece::Work.new(title: "", track: @saved.track, sections:, links:)
+        end
+
+        def parts(name) = @saved.sections.find { |section| section.name.casecmp?(name) }&.parts || []
+
+        def changes(link, sections)
+          Core::Piece::Changes.new(replace: link.changed.to_h { |n| [n, sections[link.section].rows[n - 1]] })
+        end
       end
     end
   end

@@ -1,23 +1,25 @@
 # frozen_string_literal: true
 
 module App
-  module Actions
-    # A first plan at once, and a job that goes on looking for a better one.
-    class BeginPlan
-      def initialize(piece, account, now, school: nil, way: nil)
-        @piece = piece
-        @account = account
-        @now = now
-        @school = Core::Planning::Schools::ALL.keys.find { |key| key == school }
-        @way = way
-      end
+  module Planning
+    module Actions
+      # A first plan at once, and a job that goes on looking for a better one.
+      class Begin
+        def initialize(piece, account, now, school: nil, way: nil)
+          @piece = piece
+          @account = account
+          @now = now
+          @school = Core::Planning::Schools::ALL.keys.find { |key| key == school }
+          @way = way
+        end
 
-      def run
-        @piece.update!(settings: @piece.settings.merge("school" => @school)) if @school && @school != @piece.setting("school")
-        plan = MakePlan.new(@piece, @account, @now, way: @way).run
-        plan.update_columns(search: { "state" => "waiting", "share" => 0, "way" => @way }.compact)
-        Jobs::ImprovePlan.enqueue(plan.studio_id, plan.id)
-        plan
+        def run
+          @piece.update!(settings: @piece.settings.merge("school" => @school)) if @school && @school != @piece.setting("school")
+          plan = Make.new(@piece, @account, @now, way: @way).run
+          plan.update_columns(search: { "state" => "waiting", "share" => 0, "way" => @way }.compact)
+          Jobs::ImprovePlan.enqueue(plan.studio_id, plan.id)
+          plan
+        end
       end
     end
   end

@@ -1,50 +1,52 @@
 # frozen_string_literal: true
 
 module App
-  module Actions
-    # Tasks from the piece and its progress, a problem from the season, a plan from the solver, rows from the plan. What is
-    # past in the plan people were told stays; pinned slots stay where they are. way: "repair" keeps what still stands,
-    # "anew" solves everything, with a price on what changes (the way where none is said); nothing is kept where nobody was told.
-    class MakePlan
-      Planning = Core::Planning
-      private_constant :Planning
+  module Planning
+    module Actions
+      # Tasks from the piece and its progress, a problem from the season, a plan from the solver, rows from the plan. What is
+      # past in the plan people were told stays; pinned slots stay where they are. way: "repair" keeps what still stands,
+      # "anew" solves everything, with a price on what changes (the way where none is said); nothing is kept where nobody was told.
+      class Make
+        Planning = Core::Planning
+        private_constant :Planning
 
-      def initialize(piece, account, now, way: nil, effort: "quick", draft: PlanDraft.new(piece, now))
-        @piece = piece
-        @account = account
-        @now = now
-        @way = way || ("anew" if piece.published_plan)
-        @effort = effort
-        @draft = draft
+        def initialize(piece, account, now, way: nil, effort: "quick", draft: Reading::PlanDraft.new(piece, now))
+          @piece = piece
+          @account = account
+          @now = now
+          @way = way || ("anew" if piece.published_plan)
+          @effort = effort
+          @draft = draft
+        end
+
+        def run
+          made = PlanWithReviews.new(@draft, repaired(solve))
+          Records::Plan.transaction { saving(made, kept: @draft.past_slots).run }
+        end
+
+        # What writes a plan that was made.
+        def saving(made, kept: [])
+          Save.new(@piece, @account, made.plan, made.tasks, kept:, result: PlanSummary.new(@draft, made).to_h, pinned: @draft.season.pinned_keys)
+        end
+
+        # The plan of the core, not yet saved.
+        def solve(**how)
+          return Planning::Solver.new(problem, effort: @effort, **how).plan unless @way
+
+          again = Planning::Replan.new(problem(plan: told), effort: @effort, **how)
+          @way == "repair" ? again.repair : again.anew
+        end
+
+        # The plan with what would make it fit, where it does not.
+        def repaired(plan)
+          return plan if plan.complete?
+
+          plan.with_repairs(Planning::Repairs.new(problem, plan.unplaced, quorum: @piece.setting("quorum")).all)
+        end
+
+        def problem(**more) = @draft.problem(**more, pinned: @draft.season.pinned)
+        def told = @told ||= @draft.season.placements(@draft.plan)
       end
-
-      def run
-        made = Refreshed.new(@draft, repaired(solve))
-        Records::Plan.transaction { saving(made, kept: @draft.past_slots).run }
-      end
-
-      # What writes a plan that was made.
-      def saving(made, kept: [])
-        SavePlan.new(@piece, @account, made.plan, made.tasks, kept:, result: PlanResult.new(@draft, made).to_h, pinned: @draft.season.pinned_keys)
-      end
-
-      # The plan of the core, not yet saved.
-      def solve(**how)
-        return Planning::Solver.new(problem, effort: @effort, **how).plan unless @way
-
-        again = Planning::Replan.new(problem(plan: told), effort: @effort, **how)
-        @way == "repair" ? again.repair : again.anew
-      end
-
-      # The plan with what would make it fit, where it does not.
-      def repaired(plan)
-        return plan if plan.complete?
-
-        plan.with_repairs(Planning::Repairs.new(problem, plan.unplaced, quorum: @piece.setting("quorum")).all)
-      end
-
-      def problem(**more) = @draft.problem(**more, pinned: @draft.season.pinned)
-      def told = @told ||= @draft.season.placements(@draft.plan)
     end
   end
 end

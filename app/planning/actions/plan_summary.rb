@@ -1,41 +1,43 @@
 # frozen_string_literal: true
 
 module App
-  module Actions
-    # What of a plan is kept beside its slots: what found no place and why, what would help, what waits for what, figures.
-    class PlanResult
-      # made: Refreshed.
-      def initialize(draft, made)
-        @draft = draft
-        @made = made
-        @plan = made.plan
-        @tasks = draft.tasks.to_h { |task| [task.id, task] }
+  module Planning
+    module Actions
+      # What of a plan is kept beside its slots: what found no place and why, what would help, what waits for what, figures.
+      class PlanSummary
+        # made: Refreshed.
+        def initialize(draft, made)
+          @draft = draft
+          @made = made
+          @plan = made.plan
+          @tasks = draft.tasks.to_h { |task| [task.id, task] }
+        end
+
+        def to_h
+          { "unplaced" => unplaced, "reasons" => sentences, "proven" => @plan.proven_impossible?, "repairs" => @plan.repairs.map { |repair| repair_text(repair) },
+            "minutes" => @draft.tasks.sum(&:minutes), "rehearsals" => @draft.problem.windows.size,
+            "made_at" => @draft.now.iso8601, "cost" => @plan.cost, "rank" => @plan.rank,
+            "school" => @draft.school, "ready" => ready, "waiting" => @plan.calls.sum(&:waiting), "waits" => waits,
+            "without" => without.presence, "fading" => @made.fading.presence, "changes" => @plan.changes&.to_h&.transform_keys(&:to_s) }.compact
+        end
+
+        private
+
+        def repair_text(repair)
+          days = repair.window ? { repair.window.date => Shared::Dates.day(Date.iso8601(repair.window.date)) } : {}
+          Core::Planning::RepairWriter.new({ **@draft.names, **days }).text(repair)
+        end
+
+        def ready = @draft.problem.windows.find { |window| window.id == @plan.ready_window }&.date
+        def unplaced = @plan.unplaced.map { |id, minutes| { "task" => id, "title" => Reading::TaskTitles.of(@tasks[id]), "minutes" => minutes } }
+        def sentences = @plan.reasons.map { |reason| Core::Planning::ReasonWriter.new(@draft.names).text(reason) }
+
+        # [[kind, date], …] of recaps and music that found no time.
+        def without = @plan.missing_bookends.map { |wish| [wish.kind, @draft.problem.windows[wish.window].date] }.uniq
+
+        # {task => [what it comes after, what it comes a rehearsal after]}.
+        def waits = @draft.tasks.reject { |task| task.before.empty? }.to_h { |task| [task.id, [task.after, task.after_window]] }
       end
-
-      def to_h
-        { "unplaced" => unplaced, "reasons" => sentences, "proven" => @plan.proven_impossible?, "repairs" => @plan.repairs.map { |repair| repair_text(repair) },
-          "minutes" => @draft.tasks.sum(&:minutes), "rehearsals" => @draft.problem.windows.size,
-          "made_at" => @draft.now.iso8601, "cost" => @plan.cost, "rank" => @plan.rank,
-          "school" => @draft.school, "ready" => ready, "waiting" => @plan.calls.sum(&:waiting), "waits" => waits,
-          "without" => without.presence, "fading" => @made.fading.presence, "changes" => @plan.changes&.to_h&.transform_keys(&:to_s) }.compact
-      end
-
-      private
-
-      def repair_text(repair)
-        days = repair.window ? { repair.window.date => Pages::Dates.day(Date.iso8601(repair.window.date)) } : {}
-        Core::Planning::RepairWriter.new({ **@draft.names, **days }).text(repair)
-      end
-
-      def ready = @draft.problem.windows.find { |window| window.id == @plan.ready_window }&.date
-      def unplaced = @plan.unplaced.map { |id, minutes| { "task" => id, "title" => PlanTitles.of(@tasks[id]), "minutes" => minutes } }
-      def sentences = @plan.reasons.map { |reason| Core::Planning::ReasonWriter.new(@draft.names).text(reason) }
-
-      # [[kind, date], …] of recaps and music that found no time.
-      def without = @plan.missing_bookends.map { |wish| [wish.kind, @draft.problem.windows[wish.window].date] }.uniq
-
-      # {task => [what it comes after, what it comes a rehearsal after]}.
-      def waits = @draft.tasks.reject { |task| task.before.empty? }.to_h { |task| [task.id, [task.after, task.after_window]] }
     end
   end
 end

@@ -1,76 +1,78 @@
 # frozen_string_literal: true
 
 module App
-  module Actions
-    # Writes a plan as rows: its slots, who is called to each, the recap and the music, and warm-ups and cool-down around them.
-    class SavePlan
-      def initialize(piece, account, plan, tasks, kept:, result:, pinned: [])
-        @piece = piece
-        @plan = plan
-        @account = account
-        @tasks = tasks.to_h { |task| [task.id, task] }
-        @kept = kept
-        @result = result
-        @pinned = pinned
-        @season = Records::Mapping::Seasons.new(piece, now: piece.studio.local(Clock.now))
-        @rehearsals = piece.studio.rehearsals.where(id: plan.placements.map { |p| p.window[1..] }).includes(:rooms).index_by(&:id)
-      end
-
-      def run
-        row = @piece.plans.create!(studio_id: @piece.studio_id, number: (@piece.plans.maximum(:number) || 0) + 1, account_id: @account&.id, result: @result, school: @result.fetch("school", "add_on"))
-        CopySlots.into(row, @kept)
-        write_all(row)
-        row
-      end
-
-      # Puts the plan's placements in place of the slots ahead; those behind stay.
-      def replace(row)
-        ahead = row.slots.where(rehearsal_id: @season.open.map(&:id))
-        CopySlots.remove(row, ahead)
-        row.update!(result: @result)
-        write_all(row)
-      end
-
-      private
-
-      def write_all(row)
-        ends = @plan.bookends.group_by(&:window)
-        recaps = Recaps.new(row, @season, @tasks.values + @plan.problem.lately, work.order)
-        @plan.placements.group_by(&:window).each do |window, blocks|
-          rehearsal = @rehearsals.fetch(window[1..].to_i)
-          made = blocks.map { |block| slot(row, rehearsal, block) } + recaps.make(ends.fetch(window, []))
-          Frames.new(row, @season).make(rehearsal, made)
+  module Planning
+    module Actions
+      # Writes a plan as rows: its slots, who is called to each, the recap and the music, and warm-ups and cool-down around them.
+      class Save
+        def initialize(piece, account, plan, tasks, kept:, result:, pinned: [])
+          @piece = piece
+          @plan = plan
+          @account = account
+          @tasks = tasks.to_h { |task| [task.id, task] }
+          @kept = kept
+          @result = result
+          @pinned = pinned
+          @season = Records::Mapping::Seasons.new(piece, now: piece.studio.local(Shared::Clock.now))
+          @rehearsals = piece.studio.rehearsals.where(id: plan.placements.map { |p| p.window[1..] }).includes(:rooms).index_by(&:id)
         end
-      end
 
-      def work = @work ||= Records::Mapping::Works.load(@piece)
-
-      # Which eights each part of a lesson holds: {placement => [first, last]}.
-      def eights
-        @eights ||= @plan.placements.group_by(&:task).each_with_object({}) do |(id, parts), found|
-          whole = whole(@tasks.fetch(id)) or next
-          parts.zip(Core::Planning::LessonParts.of(@tasks.fetch(id), parts.map(&:minutes), whole)) { |part, range| found[part] = range }
+        def run
+          row = @piece.plans.create!(studio_id: @piece.studio_id, number: (@piece.plans.maximum(:number) || 0) + 1, account_id: @account&.id, result: @result, school: @result.fetch("school", "add_on"))
+          CopySlots.into(row, @kept)
+          write_all(row)
+          row
         end
-      end
 
-      # Eights of the section a lesson teaches; nil for other tasks.
-      def whole(task) = (work.sections.find { |section| task.sections == [section.id] }&.rows&.size if %w[learn make].include?(task.kind))
+        # Puts the plan's placements in place of the slots ahead; those behind stay.
+        def replace(row)
+          ahead = row.slots.where(rehearsal_id: @season.open.map(&:id))
+          CopySlots.remove(row, ahead)
+          row.update!(result: @result)
+          write_all(row)
+        end
 
-      def slot(plan, rehearsal, block)
-        task = @tasks.fetch(block.task)
-        row = create(plan, rehearsal, kind: task.kind, task_key: task.id, title: PlanTitles.of_part(task, eights[block], whole(task)),
-                                      start_minute: rehearsal.start_minute + @season.warm_up + block.start, minutes: block.minutes,
-                                      room_id: block.room[1..].to_i, from_link: task.links&.min, to_link: task.links&.max, section_ids: task.sections,
-                                      pinned: @pinned.include?([task.id, rehearsal.id]))
-        call(row, task.dancers, "dancer")
-        call(row, task.choreographers - task.dancers, "teacher")
-        row
-      end
+        private
 
-      def create(plan, rehearsal, **fields) = Records::Slot.create!(studio_id: plan.studio_id, plan:, rehearsal:, **fields)
+        def write_all(row)
+          ends = @plan.bookends.group_by(&:window)
+          recaps = Recaps.new(row, @season, @tasks.values + @plan.problem.lately, work.order)
+          @plan.placements.group_by(&:window).each do |window, blocks|
+            rehearsal = @rehearsals.fetch(window[1..].to_i)
+            made = blocks.map { |block| slot(row, rehearsal, block) } + recaps.make(ends.fetch(window, []))
+            WarmUps.new(row, @season).make(rehearsal, made)
+          end
+        end
 
-      def call(slot, people, role)
-        Records::SlotPerson.add_all(people.map { |person_id| { studio_id: slot.studio_id, slot_id: slot.id, person_id:, role: } })
+        def work = @work ||= Records::Mapping::Works.load(@piece)
+
+        # Which eights each part of a lesson holds: {placement => [first, last]}.
+        def eights
+          @eights ||= @plan.placements.group_by(&:task).each_with_object({}) do |(id, parts), found|
+            whole = whole(@tasks.fetch(id)) or next
+            parts.zip(Core::Planning::LessonParts.of(@tasks.fetch(id), parts.map(&:minutes), whole)) { |part, range| found[part] = range }
+          end
+        end
+
+        # Eights of the section a lesson teaches; nil for other tasks.
+        def whole(task) = (work.sections.find { |section| task.sections == [section.id] }&.rows&.size if %w[learn make].include?(task.kind))
+
+        def slot(plan, rehearsal, block)
+          task = @tasks.fetch(block.task)
+          row = create(plan, rehearsal, kind: task.kind, task_key: task.id, title: Reading::TaskTitles.of_part(task, eights[block], whole(task)),
+                                        start_minute: rehearsal.start_minute + @season.warm_up + block.start, minutes: block.minutes,
+                                        room_id: block.room[1..].to_i, from_link: task.links&.min, to_link: task.links&.max, section_ids: task.sections,
+                                        pinned: @pinned.include?([task.id, rehearsal.id]))
+          call(row, task.dancers, "dancer")
+          call(row, task.choreographers - task.dancers, "teacher")
+          row
+        end
+
+        def create(plan, rehearsal, **fields) = Records::Slot.create!(studio_id: plan.studio_id, plan:, rehearsal:, **fields)
+
+        def call(slot, people, role)
+          Records::SlotPerson.add_all(people.map { |person_id| { studio_id: slot.studio_id, slot_id: slot.id, person_id:, role: } })
+        end
       end
     end
   end

@@ -1,91 +1,93 @@
 # frozen_string_literal: true
 
 module App
-  module Pages
-    # The rehearsal plan: the build, what is ready when, what is short, who waits how long.
-    class Plan < PiecePage
-      Burden = Struct.new(:person, :calls, :work, :waiting, keyword_init: true)
+  module Planning
+    module Pages
+      # The rehearsal plan: the build, what is ready when, what is short, who waits how long.
+      class Show < Shared::PiecePage
+        Burden = Struct.new(:person, :calls, :work, :waiting, keyword_init: true)
 
-      def screen = :plan
-      def plan = @plan ||= piece.latest_plan
-      def published = @published ||= piece.published_plan
-      def draft? = plan && !plan.published?
-      def build = kept([:build, director?]) { Build.new(self).svg }
-      def draft = @draft ||= Actions::PlanDraft.new(piece, now)
-      def season = draft.season
-      def rehearsals = kept(:rehearsals) { season.rehearsals }
-      def open_rehearsals = kept(:open) { season.open }
-      def unplaced = plan.result.fetch("unplaced", [])
-      def reasons = plan.result.fetch("reasons", [])
-      def repairs = plan.result.fetch("repairs", [])
-      def proven? = plan.result["proven"]
-      def unplaced_minutes = unplaced.sum { |task| task["minutes"] }
-      def slots = plan ? kept(:slots) { plan.slots.includes(:rehearsal).to_a } : []
-      def runs = @runs ||= slots.select { |slot| slot.kind == "run" }.sort_by { |slot| slot.rehearsal.date }
-      def first_run = runs.first&.rehearsal&.date
-      def ready_on = unplaced.empty? ? runs.last&.rehearsal&.date : nil
-      def slack = ready_on && piece.show_date && (piece.show_date - ready_on).to_i
-      def full_runs = piece.setting("full_runs")
-      def school = plan ? plan.school : piece.setting("school")
-      def searching? = plan && draft? && %w[waiting running].include?(plan.search["state"])
-      def wish(name) = piece.setting(name)
-      def deadlines = season.deadlines
-      def due = season.due
+        def screen = :plan
+        def plan = @plan ||= piece.latest_plan
+        def published = @published ||= piece.published_plan
+        def draft? = plan && !plan.published?
+        def build = kept([:build, director?]) { BuildPicture.new(self).svg }
+        def draft = @draft ||= Reading::PlanDraft.new(piece, now)
+        def season = draft.season
+        def rehearsals = kept(:rehearsals) { season.rehearsals }
+        def open_rehearsals = kept(:open) { season.open }
+        def unplaced = plan.result.fetch("unplaced", [])
+        def reasons = plan.result.fetch("reasons", [])
+        def repairs = plan.result.fetch("repairs", [])
+        def proven? = plan.result["proven"]
+        def unplaced_minutes = unplaced.sum { |task| task["minutes"] }
+        def slots = plan ? kept(:slots) { plan.slots.includes(:rehearsal).to_a } : []
+        def runs = @runs ||= slots.select { |slot| slot.kind == "run" }.sort_by { |slot| slot.rehearsal.date }
+        def first_run = runs.first&.rehearsal&.date
+        def ready_on = unplaced.empty? ? runs.last&.rehearsal&.date : nil
+        def slack = ready_on && piece.show_date && (piece.show_date - ready_on).to_i
+        def full_runs = piece.setting("full_runs")
+        def school = plan ? plan.school : piece.setting("school")
+        def searching? = plan && draft? && %w[waiting running].include?(plan.search["state"])
+        def wish(name) = piece.setting(name)
+        def deadlines = season.deadlines
+        def due = season.due
 
-      # Rehearsals in which a recap or the music is wanted and has no time, in words.
-      def without
-        plan.result.fetch("without", []).group_by(&:first).map do |kind, pairs|
-          I18n.t("plans.without.#{kind}", count: pairs.size, days: pairs.first(4).map { |_, date| Dates.day(Date.iso8601(date)) }.join(", "))
+        # Rehearsals in which a recap or the music is wanted and has no time, in words.
+        def without
+          plan.result.fetch("without", []).group_by(&:first).map do |kind, pairs|
+            I18n.t("plans.without.#{kind}", count: pairs.size, days: pairs.first(4).map { |_, date| Shared::Dates.day(Date.iso8601(date)) }.join(", "))
+          end
         end
-      end
 
-      # What would be rusty before it is danced again, in words.
-      def fading
-        plan.result.fetch("fading", []).map { |name, rusty, later| I18n.t("plans.fading", name:, rusty: Dates.day(Date.iso8601(rusty)), later: Dates.day(Date.iso8601(later))) }
-      end
-
-      def film_late? = season.film_ready && piece.show_date && season.film_ready > piece.show_date
-      def cleanings = Actions::SaveWishes::CLEANING
-
-      # What happened since that the plan does not know of, in sentences.
-      def upset = @upset ||= plan ? Upsets.of(plan, piece, now) : []
-
-      def next_rehearsals
-        open_rehearsals.first(3).map { |rehearsal| [rehearsal, slots.select { |slot| slot.rehearsal_id == rehearsal.id && slot.work? }.sort_by(&:start_minute)] }
-      end
-
-      # Who has most work and waiting in the rehearsals ahead: [Burden], the longest waits first.
-      def burdens
-        kept(:burdens) do
-          burden_rows.group_by(&:first).filter_map { |id, rows| people[id] && burden(people[id], rows) }.sort_by { |each| [-each.waiting, -each.work, each.person.name] }
+        # What would be rusty before it is danced again, in words.
+        def fading
+          plan.result.fetch("fading", []).map { |name, rusty, later| I18n.t("plans.fading", name:, rusty: Shared::Dates.day(Date.iso8601(rusty)), later: Shared::Dates.day(Date.iso8601(later))) }
         end
-      end
 
-      def missing
-        [(:structure if order.links.empty?), (:cast if snapshot.cast.empty?), (:rehearsals if open_rehearsals.empty?)].compact
-      end
+        def film_late? = season.film_ready && piece.show_date && season.film_ready > piece.show_date
+        def cleanings = Actions::SaveWishes::CLEANING
 
-      private
+        # What happened since that the plan does not know of, in sentences.
+        def upset = @upset ||= plan ? Reading::PlanConflicts.of(plan, piece, now) : []
 
-      # Kept from one request to the next while nothing about the season changes.
-      def kept(key, &) = plan ? snapshot.held([:plan, key], stamp, &) : yield
-      def stamp = @stamp ||= SeasonStamp.of(plan, now)
+        def next_rehearsals
+          open_rehearsals.first(3).map { |rehearsal| [rehearsal, slots.select { |slot| slot.rehearsal_id == rehearsal.id && slot.work? }.sort_by(&:start_minute)] }
+        end
 
-      def ahead = @ahead ||= open_rehearsals.to_set(&:id).then { |open| slots.select { |slot| open.include?(slot.rehearsal_id) } }
+        # Who has most work and waiting in the rehearsals ahead: [Burden], the longest waits first.
+        def burdens
+          kept(:burdens) do
+            burden_rows.group_by(&:first).filter_map { |id, rows| people[id] && burden(people[id], rows) }.sort_by { |each| [-each.waiting, -each.work, each.person.name] }
+          end
+        end
 
-      # [[person, slot], …] of everybody called to what is ahead.
-      def called_ahead = @called_ahead ||= Records::SlotPerson.where(studio_id: piece.studio_id, slot_id: ahead.map(&:id)).pluck(:person_id, :slot_id)
+        def missing
+          [(:structure if order.links.empty?), (:cast if snapshot.cast.empty?), (:rehearsals if open_rehearsals.empty?)].compact
+        end
 
-      def burden_rows
-        ids = ahead.select(&:work?).to_h { |slot| [slot.id, slot] }
-        called_ahead.filter_map { |person, slot| [person, ids[slot]] if ids.key?(slot) }
-      end
+        private
 
-      def burden(person, rows)
-        by_day = rows.map(&:last).group_by(&:rehearsal_id).values
-        work = rows.sum { |_, slot| slot.minutes }
-        there = by_day.sum { |same| same.map(&:end_minute).max - same.map(&:start_minute).min }
-        Burden.new(person:, calls: by_day.size, work:, waiting: there - work)
+        # Kept from one request to the next while nothing about the season changes.
+        def kept(key, &) = plan ? snapshot.held([:plan, key], stamp, &) : yield
+        def stamp = @stamp ||= Reading::SeasonVersion.of(plan, now)
+
+        def ahead = @ahead ||= open_rehearsals.to_set(&:id).then { |open| slots.select { |slot| open.include?(slot.rehearsal_id) } }
+
+        # [[person, slot], …] of everybody called to what is ahead.
+        def called_ahead = @called_ahead ||= Records::SlotPerson.where(studio_id: piece.studio_id, slot_id: ahead.map(&:id)).pluck(:person_id, :slot_id)
+
+        def burden_rows
+          ids = ahead.select(&:work?).to_h { |slot| [slot.id, slot] }
+          called_ahead.filter_map { |person, slot| [person, ids[slot]] if ids.key?(slot) }
+        end
+
+        def burden(person, rows)
+          by_day = rows.map(&:last).group_by(&:rehearsal_id).values
+          work = rows.sum { |_, slot| slot.minutes }
+          there = by_day.sum { |same| same.map(&:end_minute).max - same.map(&:start_minute).min }
+          Burden.new(person:, calls: by_day.size, work:, waiting: there - work)
+        end
       end
     end
   end

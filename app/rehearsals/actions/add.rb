@@ -1,64 +1,66 @@
 # frozen_string_literal: true
 
 module App
-  module Actions
-    # Adds rehearsals: every week on chosen days between two dates, or on single dates.
-    class AddRehearsals
-      MOST = 200
+  module Rehearsals
+    module Actions
+      # Adds rehearsals: every week on chosen days between two dates, or on single dates.
+      class Add
+        MOST = 200
 
-      def initialize(studio, params)
-        @studio = studio
-        @params = params
-        @rooms = studio.rooms.open.where(id: Array(params["rooms"]).grep(/\A\d+\z/)).to_a
-      end
+        def initialize(studio, params)
+          @studio = studio
+          @params = params
+          @rooms = studio.rooms.open.where(id: Array(params["rooms"]).grep(/\A\d+\z/)).to_a
+        end
 
-      # Value: how many were added. A date and time that is there already is left alone.
-      def run
-        problem = faults
-        return Result.no(problem) if problem.any?
+        # Value: how many were added. A date and time that is there already is left alone.
+        def run
+          problem = faults
+          return Shared::Result.no(problem) if problem.any?
 
-        Result.ok(Records::Rehearsal.transaction { dates.count { |date| add(date) } })
-      end
+          Shared::Result.ok(Records::Rehearsal.transaction { dates.count { |date| add(date) } })
+        end
 
-      private
+        private
 
-      def faults
-        { rooms: (:rooms if @rooms.empty?), times: (:times unless from && to && to > from && (from % 5).zero? && (to % 5).zero?),
-          dates: (dates ? (:no_dates if dates.empty?) : :dates), many: (:many if dates && dates.size > MOST) }
-          .compact.transform_values { |key| I18n.t("rehearsals.faults.#{key}", most: MOST) }
-      end
+        def faults
+          { rooms: (:rooms if @rooms.empty?), times: (:times unless from && to && to > from && (from % 5).zero? && (to % 5).zero?),
+            dates: (dates ? (:no_dates if dates.empty?) : :dates), many: (:many if dates && dates.size > MOST) }
+            .compact.transform_values { |key| I18n.t("rehearsals.faults.#{key}", most: MOST) }
+        end
 
-      def from = @from ||= Formats::Times.minutes(@params["start"])
-      def to = @to ||= Formats::Times.minutes(@params["end"])
+        def from = @from ||= Formats::Times.minutes(@params["start"])
+        def to = @to ||= Formats::Times.minutes(@params["end"])
 
-      # All dates asked for, or nil when one cannot be read.
-      def dates = @dates ||= @params["single"].to_s.strip.empty? ? weekly : single
+        # All dates asked for, or nil when one cannot be read.
+        def dates = @dates ||= @params["single"].to_s.strip.empty? ? weekly : single
 
-      def weekly
-        first = date(@params["first"])
-        last = date(@params["last"])
-        return unless first && last && last >= first && last - first <= 800
+        def weekly
+          first = date(@params["first"])
+          last = date(@params["last"])
+          return unless first && last && last >= first && last - first <= 800
 
-        days = Array(@params["days"]).map(&:to_i)
-        (first..last).select { |date| days.include?(date.cwday) }
-      end
+          days = Array(@params["days"]).map(&:to_i)
+          (first..last).select { |date| days.include?(date.cwday) }
+        end
 
-      def single
-        found = @params["single"].split(/[\s,;]+/).reject(&:empty?).map { |word| date(word) }
-        found.uniq if found.all?
-      end
+        def single
+          found = @params["single"].split(/[\s,;]+/).reject(&:empty?).map { |word| date(word) }
+          found.uniq if found.all?
+        end
 
-      def date(text)
-        Date.iso8601(text.to_s).then { |date| date if date.year.between?(2000, 2200) }
-      rescue ArgumentError # no date, or too long for one
-        nil
-      end
+        def date(text)
+          Date.iso8601(text.to_s).then { |date| date if date.year.between?(2000, 2200) }
+        rescue ArgumentError # no date, or too long for one
+          nil
+        end
 
-      def add(date)
-        return false if @studio.rehearsals.standing.where(date:).any? { |other| other.start_minute < to && from < other.end_minute }
+        def add(date)
+          return false if @studio.rehearsals.standing.where(date:).any? { |other| other.start_minute < to && from < other.end_minute }
 
-        rehearsal = @studio.rehearsals.create!(date:, start_minute: from, end_minute: to)
-        @rooms.each { |room| rehearsal.rehearsal_rooms.create!(studio: @studio, room:) }
+          rehearsal = @studio.rehearsals.create!(date:, start_minute: from, end_minute: to)
+          @rooms.each { |room| rehearsal.rehearsal_rooms.create!(studio: @studio, room:) }
+        end
       end
     end
   end

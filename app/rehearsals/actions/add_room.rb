@@ -1,24 +1,26 @@
 # frozen_string_literal: true
 
 module App
-  module Actions
-    # A room with how many dancers it holds; from its floor area (4 m² a dancer) when only that is known.
-    class AddRoom
-      AREA_EACH = 4
+  module Rehearsals
+    module Actions
+      # A room with how many dancers it holds; from its floor area (4 m² a dancer) when only that is known.
+      class AddRoom
+        AREA_EACH = 4
 
-      def initialize(studio, params)
-        @studio = studio
-        @params = params
-      end
+        def initialize(studio, params)
+          @studio = studio
+          @params = params
+        end
 
-      def run
-        area = Integer(@params["area"].to_s, exception: false)
-        capacity = Integer(@params["capacity"].to_s, exception: false) || (area && (area / AREA_EACH))
-        room = @studio.rooms.new(name: @params["room"], capacity:, area:)
-        if room.save
-          Result.ok(room)
-        else
-          Result.no({ room: I18n.t(room.errors[:name].any? ? "rehearsals.room_name" : "rehearsals.room_size") })
+        def run
+          area = Integer(@params["area"].to_s, exception: false)
+          capacity = Integer(@params["capacity"].to_s, exception: false) || (area && (area / AREA_EACH))
+          room = @studio.rooms.new(name: @params["room"], capacity:, area:)
+          if room.save
+            Shared::Result.ok(room)
+          else
+            Shared::Result.no({ room: I18n.t(room.errors[:name].any? ? "rehearsals.room_name" : "rehearsals.room_size") })
+          end
         end
       end
     end

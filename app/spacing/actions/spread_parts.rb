@@ -1,35 +1,37 @@
 # frozen_string_literal: true
 
 module App
-  module Actions
-    # Gives the groups of a section a canon (each so many counts after the one before, all holding until the last is done)
-    # or swapped halves (half of them move while the others hold); or everybody together.
-    class SpreadParts
-      WAYS = %w[together canon halves].freeze
+  module Spacing
+    module Actions
+      # Gives the groups of a section a canon (each so many counts after the one before, all holding until the last is done)
+      # or swapped halves (half of them move while the others hold); or everybody together.
+      class SpreadParts
+        WAYS = %w[together canon halves].freeze
 
-      def initialize(section, way, step, account, today)
-        @section = section
-        @way = way
-        @step = step
-        @account = account
-        @today = today
-      end
+        def initialize(section, way, step, account, today)
+          @section = section
+          @way = way
+          @step = step
+          @account = account
+          @today = today
+        end
 
-      def run
-        groups = @section.parts.order(:id).map(&:group_id)
-        groups = @section.piece.groups.map(&:id) if groups.empty?
-        offsets = offsets(groups.size)
-        parts = groups.zip(offsets).to_h { |group, offset| [group.to_s, { "in" => "1", "offset" => offset, "hold_before" => @way == "halves" ? offset : 0, "hold_after" => offsets.max - offset }] }
-        SaveParts.new(@section, { "parts" => parts, "lock_version" => @section.lock_version }, @account, @today).run
-      end
+        def run
+          groups = @section.parts.order(:id).map(&:group_id)
+          groups = @section.piece.groups.map(&:id) if groups.empty?
+          offsets = offsets(groups.size)
+          parts = groups.zip(offsets).to_h { |group, offset| [group.to_s, { "in" => "1", "offset" => offset, "hold_before" => @way == "halves" ? offset : 0, "hold_after" => offsets.max - offset }] }
+          SaveParts.new(@section, { "parts" => parts, "lock_version" => @section.lock_version }, @account, @today).run
+        end
 
-      private
+        private
 
-      def offsets(size)
-        case @way
-        when "canon" then Array.new(size) { |i| i * @step }
-        when "halves" then Array.new(size) { |i| i < (size / 2.0).ceil ? 0 : @section.eights.sum(&:counts) }
-        else Array.new(size, 0)
+        def offsets(size)
+          case @way
+          when "canon" then Array.new(size) { |i| i * @step }
+          when "halves" then Array.new(size) { |i| i < (size / 2.0).ceil ? 0 : @section.eights.sum(&:counts) }
+          else Array.new(size, 0)
+          end
         end
       end
     end

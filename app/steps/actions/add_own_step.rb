@@ -1,21 +1,23 @@
 # frozen_string_literal: true
 
 module App
-  module Actions
-    # A studio's own word for a step, built from a known one.
-    class AddOwnStep
-      def initialize(studio, params)
-        @studio = studio
-        @params = params
-      end
+  module Steps
+    module Actions
+      # A studio's own word for a step, built from a known one.
+      class AddOwnStep
+        def initialize(studio, params)
+          @studio = studio
+          @params = params
+        end
 
-      def run
-        step = Records::OwnStep.new(studio: @studio, name: @params["name"], like: Core::Movement::Vocabulary::DEFAULT.find(@params["like"].to_s)&.name, counts: @params["counts"].presence)
-        return Result.no({ name: I18n.t("names.taken") }) if @studio.own_steps.where("lower(name) = ?", step.name.to_s.downcase).exists?
-        return Result.ok(step) if step.save
+        def run
+          step = Records::OwnStep.new(studio: @studio, name: @params["name"], like: Core::Movement::Vocabulary::DEFAULT.find(@params["like"].to_s)&.name, counts: @params["counts"].presence)
+          return Shared::Result.no({ name: I18n.t("names.taken") }) if @studio.own_steps.where("lower(name) = ?", step.name.to_s.downcase).exists?
+          return Shared::Result.ok(step) if step.save
 
-        Result.no({ name: (I18n.t("names.name") if step.errors[:name].any?), like: (I18n.t("names.like") if step.errors[:like].any?),
-counts: (I18n.t("names.counts") if step.errors[:counts].any?) }.compact)
+          Shared::Result.no({ name: (I18n.t("names.name") if step.errors[:name].any?), like: (I18n.t("names.like") if step.errors[:like].any?),
+  counts: (I18n.t("names.counts") if step.errors[:counts].any?) }.compact)
+        end
       end
     end
   end

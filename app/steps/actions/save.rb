@@ -1,63 +1,65 @@
 # frozen_string_literal: true
 
 module App
-  module Actions
-    # Saves a section's eights. Counts that somebody was already taught and that are now danced differently are noted in
-    # their log as changed; nobody's tick is touched.
-    class SaveSteps
-      def initialize(section, params, account, today)
-        @section = section
-        @piece = section.piece
-        @params = params
-        @account = account
-        @today = today
-        @text = StepsText.new(params, vocabulary: section.studio.vocabulary)
-      end
-
-      # Value: what to say, or :conflict.
-      def run
-        faults = @text.faults
-        return Result.no({ rows: faults.first }) if faults.any?
-
-        @section.with_lock do
-          next Result.no({ rows: I18n.t("sections.conflict") }, :conflict) if @params["lock_version"].to_i != @section.lock_version
-
-          JoinsTouched.around(@piece, @account, @today) { Result.ok(save) }
+  module Steps
+    module Actions
+      # Saves a section's eights. Counts that somebody was already taught and that are now danced differently are noted in
+      # their log as changed; nobody's tick is touched.
+      class Save
+        def initialize(section, params, account, today)
+          @section = section
+          @piece = section.piece
+          @params = params
+          @account = account
+          @today = today
+          @text = TypedEights.new(params, vocabulary: section.studio.vocabulary)
         end
-      end
 
-      private
+        # Value: what to say, or :conflict.
+        def run
+          faults = @text.faults
+          return Shared::Result.no({ rows: faults.first }) if faults.any?
 
-      def save
-        before = lines
-        write(@text.rows)
-        changed = differing(before, lines)
-        people = changed.any? ? MarkChanged.new(@piece, "s#{@section.id}", changed, @account, @today).run : 0
-        @section.touch
-        @piece.touch
-        Revise.new(@piece, @account).record("#{@section.name}: steps")
-        people.positive? ? I18n.t("steps.changed", eights: changed.join(", "), count: people) : I18n.t("steps.saved", name: @section.name)
-      end
+          @section.with_lock do
+            next Shared::Result.no({ rows: I18n.t("sections.conflict") }, :conflict) if @params["lock_version"].to_i != @section.lock_version
 
-      # The section's lines as they stand in the database.
-      def lines
-        work = Records::Mapping::Works.load(@piece.studio.pieces.find(@piece.id))
-        Core::Piece::Danced.new(work, vocabulary: @section.studio.vocabulary).lines(work.sections.find { |section| section.id == @section.id })
-      end
-
-      def write(rows)
-        old = @section.eights.reload.to_a
-        rows.each_with_index do |row, i|
-          eight = old[i] || @section.eights.new(studio_id: @section.studio_id, position: i + 1)
-          eight.update!(counts: row.counts, text: row.text, cue: row.cue, name: row.name)
+            Shared::WatchAgreements.around(@piece, @account, @today) { Shared::Result.ok(save) }
+          end
         end
-        @section.eights.where("position > ?", rows.size).delete_all
-        @section.eights.reset
-      end
 
-      # Numbers of the eights that had something and are danced differently now.
-      def differing(before, after)
-        before.each_with_index.filter_map { |line, i| i + 1 unless line.moves.empty? || line.same?(after[i]) }
+        private
+
+        def save
+          before = lines
+          write(@text.rows)
+          changed = differing(before, lines)
+          people = changed.any? ? Shared::MarkChanged.new(@piece, "s#{@section.id}", changed, @account, @today).run : 0
+          @section.touch
+          @piece.touch
+          Shared::KeepRevision.new(@piece, @account).record("#{@section.name}: steps")
+          people.positive? ? I18n.t("steps.changed", eights: changed.join(", "), count: people) : I18n.t("steps.saved", name: @section.name)
+        end
+
+        # The section's lines as they stand in the database.
+        def lines
+          work = Records::Mapping::Works.load(@piece.studio.pieces.find(@piece.id))
+          Core::Piece::Danced.new(work, vocabulary: @section.studio.vocabulary).lines(work.sections.find { |section| section.id == @section.id })
+        end
+
+        def write(rows)
+          old = @section.eights.reload.to_a
+          rows.each_with_index do |row, i|
+            eight = old[i] || @section.eights.new(studio_id: @section.studio_id, position: i + 1)
+            eight.update!(counts: row.counts, text: row.text, cue: row.cue, name: row.name)
+          end
+          @section.eights.where("position > ?", rows.size).delete_all
+          @section.eights.reset
+        end
+
+        # Numbers of the eights that had something and are danced differently now.
+        def differing(before, after)
+          before.each_with_index.filter_map { |line, i| i + 1 unless line.moves.empty? || line.same?(after[i]) }
+        end
       end
     end
   end

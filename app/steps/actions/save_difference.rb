@@ -1,63 +1,65 @@
 # frozen_string_literal: true
 
 module App
-  module Actions
-    # Saves how an altered link differs from its section: eights replaced, dropped, added. Those who had learned the
-    # difference are marked when it changes.
-    class SaveChanges
-      MOST_ADDED = 16
+  module Steps
+    module Actions
+      # Saves how an altered link differs from its section: eights replaced, dropped, added. Those who had learned the
+      # difference are marked when it changes.
+      class SaveDifference
+        MOST_ADDED = 16
 
-      def initialize(link, params, account, today)
-        @link = link
-        @piece = link.piece
-        @params = params
-        @account = account
-        @today = today
-        @rows = link.section.eights.to_a
-      end
+        def initialize(link, params, account, today)
+          @link = link
+          @piece = link.piece
+          @params = params
+          @account = account
+          @today = today
+          @rows = link.section.eights.to_a
+        end
 
-      def run
-        return Result.no({ changes: I18n.t("changes.taken") }) if @params["lock_version"].to_i != @piece.lock_version
+        def run
+          return Shared::Result.no({ changes: I18n.t("changes.taken") }) if @params["lock_version"].to_i != @piece.lock_version
 
-        made = changes
-        return Result.no({ changes: I18n.t("changes.nothing_left") }) if made.apply(@rows.map { |row| core(row.counts, row.text) }).empty?
+          made = changes
+          return Shared::Result.no({ changes: I18n.t("changes.nothing_left") }) if made.apply(@rows.map { |row| core(row.counts, row.text) }).empty?
 
-        JoinsTouched.around(@piece, @account, @today) { Result.ok(save(made)) }
-      rescue Core::ValueError
-        Result.no({ changes: I18n.t("changes.counts") })
-      end
+          Shared::WatchAgreements.around(@piece, @account, @today) { Shared::Result.ok(save(made)) }
+        rescue Core::ValueError
+          Shared::Result.no({ changes: I18n.t("changes.counts") })
+        end
 
-      private
+        private
 
-      def changes
-        Core::Piece::Changes.new(replace: replaced, drop: dropped, insert_after: added)
-      end
+        def changes
+          Core::Piece::Changes.new(replace: replaced, drop: dropped, insert_after: added)
+        end
 
-      def given(name, number) = (@params.dig("rows", number.to_s, name) || "").to_s.scrub("?").strip[0, 1000]
-      def numbers = (1..@rows.size)
-      def dropped = numbers.select { |n| given("drop", n) == "1" }
+        def given(name, number) = (@params.dig("rows", number.to_s, name) || "").to_s.scrub("?").strip[0, 1000]
+        def numbers = (1..@rows.size)
+        def dropped = numbers.select { |n| given("drop", n) == "1" }
 
-      def replaced
-        numbers.reject { |n| dropped.include?(n) || given("text", n).empty? }.to_h { |n| [n, core(counts(n), given("text", n))] }
-      end
+        def replaced
+          numbers.reject { |n| dropped.include?(n) || given("text", n).empty? }.to_h { |n| [n, core(counts(n), given("text", n))] }
+        end
 
-      def added
-        (0..@rows.size).to_h { |n| [n, given("added", n).split(%r{\s*//\s*}).reject(&:empty?).first(MOST_ADDED)] }.reject { |_, texts| texts.empty? }
-                       .transform_values { |texts| texts.map { |text| core(8, text) } }
-      end
+        def added
+          (0..@rows.size).to_h { |n| [n, given("added", n).split(%r{\s*//\s*}).reject(&:empty?).first(MOST_ADDED)] }.reject { |_, texts| texts.empty? }
+                         .transform_values { |texts| texts.map { |text| core(8, text) } }
+        end
 
-      def counts(number) = Integer(given("counts", number), exception: false) || @rows[number - 1].counts
-      def core(counts, text) = Core::Piece::Row.new(counts:, text:)
+        def counts(number) = Integer(given("counts", number), exception: false) || @rows[number - 1].counts
+        def core(counts, text) = Core::Piece::Row.new(counts:, text:)
 
-      def save(made)
-        Records::Piece.transaction do
-          @piece.lock!
-          before = @link.changes_made
-          @link.update!(changes_made: Records::Mapping::Works.made(made))
-          @piece.touch
-          Revise.new(@piece, @account).record("#{@link.section.name}: changes in link #{@link.position}")
-          count = before == @link.changes_made ? 0 : MarkChanged.new(@piece, "d#{@link.id}", made.touched, @account, @today).run
-          I18n.t(count.positive? ? "changes.saved_marked" : "changes.saved", count:)
+        def save(made)
+          Records::Piece.transaction do
+            @piece.lock!
+            before = @link.changes_made
+            @link.update!(changes_made: Records::Mapping::Works.made(made))
+            @piece.touch
+            Shared::KeepRevision.new(@piece, @account).record("#{@link.section.name}: changes in link #{@link.position}")
+            count = before == @link.changes_made ? 0 : Shared::MarkChanged.new(@piece, "d#{@link.id}", made.touched, @account, @today).run
+            I18n.t(count.positive? ? "changes.saved_marked" : "changes.saved", count:)
+          end
         end
       end
     end

@@ -1,58 +1,60 @@
 # frozen_string_literal: true
 
 module App
-  module Actions
-    # Saves a version of a section and who dances it here. An eight left empty is danced as taught.
-    class SaveVersion
-      def initialize(section, kind, params, account)
-        @section = section
-        @piece = section.piece
-        @kind = kind
-        @params = params
-        @account = account
-      end
-
-      # Value: what to say, or :conflict.
-      def run
-        return Result.no({ rows: I18n.t("steps.faults.long", eight: too_long) }) if too_long
-
-        Records::Piece.transaction do
-          row = @section.versions.lock.find_by(kind: @kind) || @section.versions.new(studio_id: @section.studio_id, kind: @kind)
-          next Result.no({ rows: I18n.t("sections.conflict") }, :conflict) if @params["lock_version"].to_i != row.lock_version
-
-          row.update!(eights:, note: @params["note"].to_s.strip[0, 200])
-          give
-          @piece.touch
-          Revise.new(@piece, @account).record("#{@section.name}: #{I18n.t("versions.#{@kind}")}")
-          Result.ok(I18n.t("versions.saved", kind: I18n.t("versions.#{@kind}"), name: @section.name))
+  module Steps
+    module Actions
+      # Saves a version of a section and who dances it here. An eight left empty is danced as taught.
+      class SaveVersion
+        def initialize(section, kind, params, account)
+          @section = section
+          @piece = section.piece
+          @kind = kind
+          @params = params
+          @account = account
         end
-      end
 
-      private
+        # Value: what to say, or :conflict.
+        def run
+          return Shared::Result.no({ rows: I18n.t("steps.faults.long", eight: too_long) }) if too_long
 
-      def eights = @eights ||= texts.reject { |_, text| text.empty? }
+          Records::Piece.transaction do
+            row = @section.versions.lock.find_by(kind: @kind) || @section.versions.new(studio_id: @section.studio_id, kind: @kind)
+            next Shared::Result.no({ rows: I18n.t("sections.conflict") }, :conflict) if @params["lock_version"].to_i != row.lock_version
 
-      def texts
-        given = @params["rows"].is_a?(Hash) ? @params["rows"] : {}
-        (1..@section.eights.size).to_h { |n| [n.to_s, given.dig(n.to_s, "text").to_s.scrub("?").strip] }
-      end
+            row.update!(eights:, note: @params["note"].to_s.strip[0, 200])
+            give
+            @piece.touch
+            Shared::KeepRevision.new(@piece, @account).record("#{@section.name}: #{I18n.t("versions.#{@kind}")}")
+            Shared::Result.ok(I18n.t("versions.saved", kind: I18n.t("versions.#{@kind}"), name: @section.name))
+          end
+        end
 
-      def too_long = texts.find { |_, text| text.length > 1000 }&.first
+        private
 
-      # people[id]: "" not in this version, "section" here, "piece" wherever there is such a version.
-      def give
-        given = @params["people"].is_a?(Hash) ? @params["people"] : {}
-        @piece.people.where(id: given.keys.grep(/\A\d+\z/)).find_each { |person| one(person, given[person.id.to_s]) }
-      end
+        def eights = @eights ||= texts.reject { |_, text| text.empty? }
 
-      def one(person, where)
-        mine = @piece.version_people.where(person_id: person.id)
-        mine.where(kind: @kind, section_id: [nil, @section.id]).delete_all
-        return unless %w[section piece].include?(where)
+        def texts
+          given = @params["rows"].is_a?(Hash) ? @params["rows"] : {}
+          (1..@section.eights.size).to_h { |n| [n.to_s, given.dig(n.to_s, "text").to_s.scrub("?").strip] }
+        end
 
-        section_id = where == "section" ? @section.id : nil
-        mine.where(section_id:).delete_all
-        mine.create!(studio_id: @piece.studio_id, section_id:, kind: @kind)
+        def too_long = texts.find { |_, text| text.length > 1000 }&.first
+
+        # people[id]: "" not in this version, "section" here, "piece" wherever there is such a version.
+        def give
+          given = @params["people"].is_a?(Hash) ? @params["people"] : {}
+          @piece.people.where(id: given.keys.grep(/\A\d+\z/)).find_each { |person| one(person, given[person.id.to_s]) }
+        end
+
+        def one(person, where)
+          mine = @piece.version_people.where(person_id: person.id)
+          mine.where(kind: @kind, section_id: [nil, @section.id]).delete_all
+          return unless %w[section piece].include?(where)
+
+          section_id = where == "section" ? @section.id : nil
+          mine.where(section_id:).delete_all
+          mine.create!(studio_id: @piece.studio_id, section_id:, kind: @kind)
+        end
       end
     end
   end

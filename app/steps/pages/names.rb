@@ -1,35 +1,37 @@
 # frozen_string_literal: true
 
 module App
-  module Pages
-    # A piece's list of movement names, and the studio's own words.
-    class Names < PiecePage
-      attr_reader :errors
+  module Steps
+    module Pages
+      # A piece's list of movement names, and the studio's own words.
+      class Names < Shared::PiecePage
+        attr_reader :errors
 
-      def initialize(typed: {}, errors: {}, **rest)
-        super(**rest)
-        @typed = typed
-        @errors = errors
-      end
+        def initialize(typed: {}, errors: {}, **rest)
+          super(**rest)
+          @typed = typed
+          @errors = errors
+        end
 
-      def screen = :steps
-      def value(name) = @typed[name].to_s
-      def own = piece.studio.own_steps.order(:name)
-      def may_add? = %w[director choreographer].include?(member.role) && !piece.archived?
-      def known = Core::Movement::Vocabulary::DEFAULT.steps.map(&:name).sort
-      def several = names.uses.select(&:several?)
-      def plain = names.uses.reject(&:several?)
-      def unknown = names.unknown
-      def who(sections) = sections.map { |section| [section.name, teacher(section.choreographer)&.name].compact.join(", ") }.join(" · ")
-      def forks = forks_of_piece
-      def link_name(index) = order.links[index - 1].name
+        def screen = :steps
+        def value(name) = @typed[name].to_s
+        def own = piece.studio.own_steps.order(:name)
+        def may_add? = %w[director choreographer].include?(member.role) && !piece.archived?
+        def known = Core::Movement::Vocabulary::DEFAULT.steps.map(&:name).sort
+        def several = names.uses.select(&:several?)
+        def plain = names.uses.reject(&:several?)
+        def unknown = names.unknown
+        def who(sections) = sections.map { |section| [section.name, teacher(section.choreographer)&.name].compact.join(", ") }.join(" · ")
+        def forks = forks_of_piece
+        def link_name(index) = order.links[index - 1].name
 
-      private
+        private
 
-      def names
-        @names ||= begin
-          danced = Core::Piece::Danced.new(work, vocabulary:)
-          Core::Movement::Names.new(work.sections.to_h { |section| [section, danced.lines(section)] }, vocabulary:)
+        def names
+          @names ||= begin
+            danced = Core::Piece::Danced.new(work, vocabulary:)
+            Core::Movement::Names.new(work.sections.to_h { |section| [section, danced.lines(section)] }, vocabulary:)
+          end
         end
       end
     end

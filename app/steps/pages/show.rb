@@ -1,103 +1,105 @@
 # frozen_string_literal: true
 
 module App
-  module Pages
-    # One section's eights: the typed line, its moves on their counts, the body under them.
-    class Steps < PiecePage
-      Eight = Struct.new(:number, :row, :line, :picture, :start, :at, :faults, keyword_init: true)
-      attr_reader :result, :kind
+  module Steps
+    module Pages
+      # One section's eights: the typed line, its moves on their counts, the body under them.
+      class Show < Shared::PiecePage
+        Eight = Struct.new(:number, :row, :line, :picture, :start, :at, :faults, keyword_init: true)
+        attr_reader :result, :kind
 
-      def initialize(section: nil, typed: nil, result: nil, version: nil, **rest)
-        super(**rest)
-        @kind = Records::Version::KINDS.find { |kind| kind == version }
-        @section_id = section.to_s[/\A\d+\z/]&.to_i
-        @typed = typed
-        @result = result
-      end
-
-      def screen = :steps
-      def title = section ? "#{section.name}, steps · #{piece.title}" : super
-      def sections = work.sections
-      def section = @section ||= sections.find { |each| each.id == @section_id } || picked_link&.section || sections.first
-      def row_record = @row_record ||= piece.sections.find { |each| each.id == section.id }
-      def edit? = section && Policies::Section.new(member, row_record).edit?
-      def error = result&.errors&.fetch(:rows, nil)
-      def conflict? = result&.value == :conflict
-      def version = kind ? version_record&.lock_version.to_i : row_record.lock_version
-      def save_path = path("/sections/#{section.id}#{kind ? "/versions/#{kind}" : '/steps'}")
-      def version_record = @version_record ||= row_record.versions.find_by(kind:)
-      def version_kinds = @version_kinds ||= row_record.versions.order(:id).pluck(:kind)
-      def other_kinds = Records::Version::KINDS - version_kinds - [kind]
-      def layers = @layers ||= danced.lines(current).flat_map(&:moves).map(&:layer).uniq.sort
-      def inline_versions = eights.flat_map { |eight| eight.line.versions.map { |_, text, at, length| [eight.number, text, at, length] } }
-
-      # Dancers of this section with where they dance this version: nil, "section" or "piece".
-      def version_people
-        given = piece.version_people.where(kind:, section_id: [nil, section.id]).to_h { |row| [row.person_id, row.section_id ? "section" : "piece"] }
-        progress_people.filter_map { |id| people[id] && [people[id], given[id]] }.sort_by { |person, _| person.name }
-      end
-
-      # The section with what is typed in place of what is saved.
-      def current
-        @current ||= if kind then version_typed.of(section)
-                     else
-                       @typed ? section.with(rows: Actions::StepsText.new(@typed, vocabulary:).rows.map(&:core)) : section
-                     end
-      end
-
-      # The text in an eight's field: of a version only what differs.
-      def field(eight) = kind ? version_typed.eights[eight.number].to_s : eight.row.text
-
-      def eights
-        @eights ||= current.rows.each_with_index.map { |row, i| eight(row, i) }
-      end
-
-      def walk = @walk ||= danced.section_walk(current)
-      def findings = walk.findings.map { |finding| [finding, Core::Movement::FindingWriter.text(finding)] }
-      def hazards = walk_steps.flat_map(&:hazards).uniq
-      def corrections = @corrections ||= row_record.corrections.open.to_a
-      def tick? = Policies::Piece.new(member, piece).tick?
-      def changed_people = progress_people.select { |id| progress.cell(id, "s#{section.id}").changed }.filter_map { |id| people[id]&.name }
-      def forks = forks_of_piece.select { |fork| fork.section == section.id }
-      def first_link = order.links.find { |link| link.section.id == section.id }
-      def links = order.links.select { |link| link.section.id == section.id }
-      def link_name(index) = order.links[index - 1].then { |link| "#{link.name} (link #{link.index})" }
-      def entry = Wording.body(walk.entry)
-      def ending = Wording.ending(walk.exit)
-      def blank? = current.rows.all? { |row| row.text.empty? }
-
-      # An eight to be filled in, for the screen to copy.
-      def blank
-        row = Core::Piece::Row.new(counts: 8)
-        line = Core::Movement::Line.new(counts: 8)
-        Eight.new(number: 0, row:, line:, picture: EightPicture.new(line, Core::Movement::Walk.new([line]), 1).svg, faults: [])
-      end
-
-      private
-
-      # The version on show: as typed, else as saved.
-      def version_typed
-        @version_typed ||= begin
-          given = @typed ? (@typed["rows"] || {}).transform_values { |row| row["text"].to_s.scrub("?").strip } : version_record&.eights
-          Core::Piece::Version.new(kind:, eights: (given || {}).transform_keys(&:to_i))
+        def initialize(section: nil, typed: nil, result: nil, version: nil, **rest)
+          super(**rest)
+          @kind = Records::Version::KINDS.find { |kind| kind == version }
+          @section_id = section.to_s[/\A\d+\z/]&.to_i
+          @typed = typed
+          @result = result
         end
-      end
 
-      def danced = @danced ||= Core::Piece::Danced.new(work.with(sections: sections.map { |each| each.id == section.id ? current : each }, links: []), vocabulary:)
-      def progress_people = items.in_link(first_link&.index || 1)
-      def walk_steps = danced.lines(current).flat_map(&:moves).filter_map { |move| move.step && vocabulary.find(move.step) }
+        def screen = :steps
+        def title = section ? "#{section.name}, steps · #{piece.title}" : super
+        def sections = work.sections
+        def section = @section ||= sections.find { |each| each.id == @section_id } || picked_link&.section || sections.first
+        def row_record = @row_record ||= piece.sections.find { |each| each.id == section.id }
+        def edit? = section && Policy.new(member, row_record).edit?
+        def error = result&.errors&.fetch(:rows, nil)
+        def conflict? = result&.value == :conflict
+        def version = kind ? version_record&.lock_version.to_i : row_record.lock_version
+        def save_path = path("/sections/#{section.id}#{kind ? "/versions/#{kind}" : '/steps'}")
+        def version_record = @version_record ||= row_record.versions.find_by(kind:)
+        def version_kinds = @version_kinds ||= row_record.versions.order(:id).pluck(:kind)
+        def other_kinds = Records::Version::KINDS - version_kinds - [kind]
+        def layers = @layers ||= danced.lines(current).flat_map(&:moves).map(&:layer).uniq.sort
+        def inline_versions = eights.flat_map { |eight| eight.line.versions.map { |_, text, at, length| [eight.number, text, at, length] } }
 
-      def eight(row, index)
-        line = danced.lines(current)[index]
-        offset = current.rows.first(index).sum(&:counts)
-        Eight.new(number: index + 1, row:, line:, start: start(offset), at: time(offset), picture: EightPicture.new(line, walk, index + 1, vocabulary:).svg,
-                  faults: line.faults.map { |fault| Wording.line_fault(fault) })
-      end
+        # Dancers of this section with where they dance this version: nil, "section" or "piece".
+        def version_people
+          given = piece.version_people.where(kind:, section_id: [nil, section.id]).to_h { |row| [row.person_id, row.section_id ? "section" : "piece"] }
+          progress_people.filter_map { |id| people[id] && [people[id], given[id]] }.sort_by { |person, _| person.name }
+        end
 
-      def start(offset) = first_link && (first_link.start_count + offset)
+        # The section with what is typed in place of what is saved.
+        def current
+          @current ||= if kind then version_typed.of(section)
+                       else
+                         @typed ? section.with(rows: TypedEights.new(@typed, vocabulary:).rows.map(&:core)) : section
+                       end
+        end
 
-      def time(offset)
-        first_link && Formats::Times.tenth(work.track.map.seconds_at(first_link.start_beat + (offset * section.beats_per_count)))
+        # The text in an eight's field: of a version only what differs.
+        def field(eight) = kind ? version_typed.eights[eight.number].to_s : eight.row.text
+
+        def eights
+          @eights ||= current.rows.each_with_index.map { |row, i| eight(row, i) }
+        end
+
+        def walk = @walk ||= danced.section_walk(current)
+        def findings = walk.findings.map { |finding| [finding, Core::Movement::FindingWriter.text(finding)] }
+        def hazards = walk_steps.flat_map(&:hazards).uniq
+        def corrections = @corrections ||= row_record.corrections.open.to_a
+        def tick? = Piece::Policy.new(member, piece).tick?
+        def changed_people = progress_people.select { |id| progress.cell(id, "s#{section.id}").changed }.filter_map { |id| people[id]&.name }
+        def forks = forks_of_piece.select { |fork| fork.section == section.id }
+        def first_link = order.links.find { |link| link.section.id == section.id }
+        def links = order.links.select { |link| link.section.id == section.id }
+        def link_name(index) = order.links[index - 1].then { |link| "#{link.name} (link #{link.index})" }
+        def entry = Shared::Wording.body(walk.entry)
+        def ending = Shared::Wording.ending(walk.exit)
+        def blank? = current.rows.all? { |row| row.text.empty? }
+
+        # An eight to be filled in, for the screen to copy.
+        def blank
+          row = Core::Piece::Row.new(counts: 8)
+          line = Core::Movement::Line.new(counts: 8)
+          Eight.new(number: 0, row:, line:, picture: EightPicture.new(line, Core::Movement::Walk.new([line]), 1).svg, faults: [])
+        end
+
+        private
+
+        # The version on show: as typed, else as saved.
+        def version_typed
+          @version_typed ||= begin
+            given = @typed ? (@typed["rows"] || {}).transform_values { |row| row["text"].to_s.scrub("?").strip } : version_record&.eights
+            Core::Piece::Version.new(kind:, eights: (given || {}).transform_keys(&:to_i))
+          end
+        end
+
+        def danced = @danced ||= Core::Piece::Danced.new(work.with(sections: sections.map { |each| each.id == section.id ? current : each }, links: []), vocabulary:)
+        def progress_people = items.in_link(first_link&.index || 1)
+        def walk_steps = danced.lines(current).flat_map(&:moves).filter_map { |move| move.step && vocabulary.find(move.step) }
+
+        def eight(row, index)
+          line = danced.lines(current)[index]
+          offset = current.rows.first(index).sum(&:counts)
+          Eight.new(number: index + 1, row:, line:, start: start(offset), at: time(offset), picture: EightPicture.new(line, walk, index + 1, vocabulary:).svg,
+                    faults: line.faults.map { |fault| Shared::Wording.line_fault(fault) })
+        end
+
+        def start(offset) = first_link && (first_link.start_count + offset)
+
+        def time(offset)
+          first_link && Formats::Times.tenth(work.track.map.seconds_at(first_link.start_beat + (offset * section.beats_per_count)))
+        end
       end
     end
   end

@@ -1,19 +1,21 @@
 # frozen_string_literal: true
 
 module App
-  module Actions
-    # Gives a member another role, or takes them out; a studio keeps a director.
-    class ChangeRole
-      def initialize(place, params)
-        @place = place
-        @role = params["role"].to_s
-      end
+  module Studio
+    module Actions
+      # Gives a member another role, or takes them out; a studio keeps a director.
+      class ChangeRole
+        def initialize(place, params)
+          @place = place
+          @role = params["role"].to_s
+        end
 
-      def run
-        return Result.no({ base: I18n.t("settings.last_director") }) if @place.last_director? && @role != "director"
-        return Result.ok(@place.destroy!) if @role == "remove"
+        def run
+          return Shared::Result.no({ base: I18n.t("settings.last_director") }) if @place.last_director? && @role != "director"
+          return Shared::Result.ok(@place.destroy!) if @role == "remove"
 
-        @place.update(role: @role) ? Result.ok(@place) : Result.no({ base: I18n.t("team.which_role") })
+          @place.update(role: @role) ? Shared::Result.ok(@place) : Shared::Result.no({ base: I18n.t("team.which_role") })
+        end
       end
     end
   end

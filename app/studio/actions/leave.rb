@@ -1,16 +1,18 @@
 # frozen_string_literal: true
 
 module App
-  module Actions
-    # Somebody leaves a studio; the last director may not.
-    class LeaveStudio
-      def initialize(member) = @member = member
+  module Studio
+    module Actions
+      # Somebody leaves a studio; the last director may not.
+      class Leave
+        def initialize(member) = @member = member
 
-      def run
-        return Result.no({ base: I18n.t("settings.last_director") }) if @member.last_director?
+        def run
+          return Shared::Result.no({ base: I18n.t("settings.last_director") }) if @member.last_director?
 
-        @member.destroy!
-        Result.ok
+          @member.destroy!
+          Shared::Result.ok
+        end
       end
     end
   end

@@ -1,54 +1,56 @@
 # frozen_string_literal: true
 
 module App
-  module Helpers
-    # The way of a request: finding what it is about, checking the right to it, flashes, forms sent twice.
-    module Flow
-      class NotYours < StandardError
+  module Web
+    module Helpers
+      # The way of a request: finding what it is about, checking the right to it, flashes, forms sent twice.
+      module Flow
+        class NotYours < StandardError
+        end
+
+        def piece = @piece ||= studio.pieces.includes(:track).find_by(id: number(params["piece"])) || halt(404)
+
+        def find(rows, id = params["id"]) = rows.find_by(id: number(id)) || halt(404)
+
+        # A path's or form's id; anything that is none finds nothing.
+        def number(text) = text.to_s.match?(/\A\d{1,18}\z/) ? text.to_i : -1
+
+        # Raises NotYours unless the policy says yes.
+        def permit(policy, record, may)
+          Pundit.authorize(member, record, may, policy_class: policy)
+        rescue Pundit::NotAuthorizedError
+          raise NotYours
+        end
+
+        def may?(policy, record, may) = policy.new(member, record).public_send(may)
+
+        def say(text, undo: nil) = session["flash"] = { "text" => text, "undo" => undo }
+
+        def take_flash = session.delete("flash")
+
+        # Runs the block once for a form; sent again, it leads to where the first one led.
+        def once(key = params["once"], &)
+          location = Shared::SubmitOnce.new(studio, key).run(&)
+          redirect location
+        end
+
+        def json(data, code = 200)
+          content_type :json
+          status code
+          data.to_json
+        end
+
+        def json_body
+          PermittedParameters.sent(JSON.parse(request.body.read.to_s))
+        rescue JSON::ParserError
+          halt 400, json({ error: t("errors.unreadable") })
+        end
+
+        def piece_page(kind, **options) = kind.new(piece:, member:, now: local_now, at: params["at"], **options)
+
+        # The same for what may not be there.
+        def found_page(kind, **options) = piece_page(kind, **options).tap { |shown| halt 404 unless shown.found? }
       end
-
-      def piece = @piece ||= studio.pieces.includes(:track).find_by(id: number(params["piece"])) || halt(404)
-
-      def find(rows, id = params["id"]) = rows.find_by(id: number(id)) || halt(404)
-
-      # A path's or form's id; anything that is none finds nothing.
-      def number(text) = text.to_s.match?(/\A\d{1,18}\z/) ? text.to_i : -1
-
-      # Raises NotYours unless the policy says yes.
-      def permit(policy, record, may)
-        Pundit.authorize(member, record, may, policy_class: policy)
-      rescue Pundit::NotAuthorizedError
-        raise NotYours
-      end
-
-      def may?(policy, record, may) = policy.new(member, record).public_send(may)
-
-      def say(text, undo: nil) = session["flash"] = { "text" => text, "undo" => undo }
-
-      def take_flash = session.delete("flash")
-
-      # Runs the block once for a form; sent again, it leads to where the first one led.
-      def once(key = params["once"], &)
-        location = Actions::Once.new(studio, key).run(&)
-        redirect location
-      end
-
-      def json(data, code = 200)
-        content_type :json
-        status code
-        data.to_json
-      end
-
-      def json_body
-        Shapes.sent(JSON.parse(request.body.read.to_s))
-      rescue JSON::ParserError
-        halt 400, json({ error: t("errors.unreadable") })
-      end
-
-      def piece_page(kind, **options) = kind.new(piece:, member:, now: local_now, at: params["at"], **options)
-
-      # The same for what may not be there.
-      def found_page(kind, **options) = piece_page(kind, **options).tap { |shown| halt 404 unless shown.found? }
     end
   end
 end

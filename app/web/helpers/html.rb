@@ -3,40 +3,48 @@
 require "digest"
 
 module App
-  module Helpers
-    # What templates need to print: wording, dates, forms, partials.
-    module Html
-      VERSION = Dir[File.join(Settings::ROOT, "public", "{styles,scripts}", "*")].reduce(Digest::MD5.new) { |d, f| d.update(File.read(f)) }.hexdigest[0, 8]
+  module Web
+    module Helpers
+      # What templates need to print: wording, dates, forms, partials.
+      module Html
+        VERSION = Dir[File.join(Settings::ROOT, "public", "{styles,scripts}", "*")].reduce(Digest::MD5.new) { |d, f| d.update(File.read(f)) }.hexdigest[0, 8]
 
-      def t(key, **values) = I18n.t(key, **values)
-      def asset(path) = "/#{path}?v=#{VERSION}"
-      def csrf = Rack::Protection::AuthenticityToken.token(session)
-      def csrf_field = %(<input type="hidden" name="authenticity_token" value="#{csrf}">)
-      def once_field = %(<input type="hidden" name="once" value="#{SecureRandom.hex(12)}">)
+        def t(key, **values) = I18n.t(key, **values)
+        def asset(path) = "/#{path}?v=#{VERSION}"
+        def csrf = Rack::Protection::AuthenticityToken.token(session)
+        def csrf_field = %(<input type="hidden" name="authenticity_token" value="#{csrf}">)
+        def once_field = %(<input type="hidden" name="once" value="#{SecureRandom.hex(12)}">)
 
-      # A whole page in the layout. view: template; page: its page object.
-      def page(view, page, layout: :layout, status: 200, **locals)
-        self.status status
-        erb view, layout:, locals: { page:, frame: frame(page), **locals }
-      end
+        # A whole page in the layout. view: template; page: its page object.
+        def page(view, page, layout: :layout, status: 200, **locals)
+          self.status status
+          erb view.to_sym, layout:, locals: { page:, frame: frame(page), **locals }
+        end
 
-      def frame(page) = Pages::Frame.new(member:, account:, page:, path: request.path_info, flash: take_flash, now: Clock.now)
-      def part(name, **locals) = erb(:"parts/#{name}", layout: false, locals:)
+        def frame(page) = Layout.new(member:, account:, page:, path: request.path_info, flash: take_flash, now: Shared::Clock.now)
 
-      def day(date, year: false) = Pages::Dates.day(date, year:)
-      def short_day(date) = Pages::Dates.short(date)
-      def tape_css(tape) = Pages::Tape.css(tape)
-      def amount(number) = Pages.number(number)
-      def tenth(seconds) = Formats::Times.tenth(seconds)
-      def clock(minutes) = Formats::Times.clock(minutes)
-      def length(seconds) = Formats::Times.length(seconds)
-      def plural(count, word, many = "#{word}s") = "#{count} #{count == 1 ? word : many}"
+        # A partial: "steps/eight" is app/steps/views/_eight.erb.
+        def part(name, **locals)
+          room, file = name.split("/")
+          erb(:"#{room}/_#{file}", layout: false, locals:)
+        end
 
-      def answer_page(code)
-        status code
-        return { error: t("errors.#{code}.title") }.to_json if wants_json?
 
-        erb :error, layout: :plain, locals: { frame: nil, code:, request_id: env["join_chain.request_id"] }
+        def day(date, year: false) = Shared::Dates.day(date, year:)
+        def short_day(date) = Shared::Dates.short(date)
+        def tape_css(tape) = Shared::Tape.css(tape)
+        def amount(number) = Shared::Amount.of(number)
+        def tenth(seconds) = Formats::Times.tenth(seconds)
+        def clock(minutes) = Formats::Times.clock(minutes)
+        def length(seconds) = Formats::Times.length(seconds)
+        def plural(count, word, many = "#{word}s") = "#{count} #{count == 1 ? word : many}"
+
+        def answer_page(code)
+          status code
+          return { error: t("errors.#{code}.title") }.to_json if wants_json?
+
+          erb :error, layout: :plain, locals: { frame: nil, code:, request_id: env["join_chain.request_id"] }
+        end
       end
     end
   end

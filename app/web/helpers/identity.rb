@@ -1,68 +1,70 @@
 # frozen_string_literal: true
 
 module App
-  module Helpers
-    # Who is asking: account, studio and role, from the session.
-    module Identity
-      SESSION_DAYS = 30
+  module Web
+    module Helpers
+      # Who is asking: account, studio and role, from the session.
+      module Identity
+        SESSION_DAYS = 30
 
-      def session = request.session
+        def session = request.session
 
-      def account
-        return @account if defined?(@account)
+        def account
+          return @account if defined?(@account)
 
-        found = session["account"] && Records::Account.find_by(id: session["account"])
-        @account = found if found && found.session_version == session["version"]
+          found = session["account"] && Records::Account.find_by(id: session["account"])
+          @account = found if found && found.session_version == session["version"]
+        end
+
+        def member
+          return @member if defined?(@member)
+
+          @member = account && (own_place(session["studio"]) || account.memberships.order(:id).includes(:studio).first)
+        end
+
+        def own_place(studio_id) = studio_id && account.memberships.includes(:studio).find_by(studio_id:)
+
+        def studio = member&.studio
+
+        def bearer
+          @bearer ||= Records::PersonLink.live.by_token(params["token"])
+        end
+
+        def today = studio.today(Shared::Clock.now)
+        def local_now = studio.local(Shared::Clock.now)
+
+        # Lets the request in, or ends it: to the sign-in page, or with 403 or 404.
+        def admit(roles)
+          return if roles.include?(:anyone)
+          return (bearer or halt(404)) if roles.include?(:bearer)
+          return ask_to_sign_in unless account
+          return if roles.include?(:account)
+          return redirect("/studios") unless member
+          return if roles.include?(:member) || roles.include?(member.role.to_sym)
+
+          halt 403, answer_page(403)
+        end
+
+        def ask_to_sign_in
+          halt 401, { "content-type" => "application/json" }, { signed_out: true }.to_json if wants_json?
+          session["back"] = request.fullpath if request.get? && request.fullpath.length < 500
+          redirect "/sign-in"
+        end
+
+        # A fresh session, so that one planted before signing in is worth nothing.
+        def sign_in(account, studio: nil)
+          back = session["back"]
+          session.clear
+          session.options[:renew] = true
+          session["account"] = account.id
+          session["version"] = account.session_version
+          session["studio"] = studio&.id
+          @account = account
+          back
+        end
+
+        def wants_json? = request.media_type == "application/json" || (request.accept?("application/json") && !request.accept?("text/html"))
       end
-
-      def member
-        return @member if defined?(@member)
-
-        @member = account && (own_place(session["studio"]) || account.memberships.order(:id).includes(:studio).first)
-      end
-
-      def own_place(studio_id) = studio_id && account.memberships.includes(:studio).find_by(studio_id:)
-
-      def studio = member&.studio
-
-      def bearer
-        @bearer ||= Records::PersonLink.live.by_token(params["token"])
-      end
-
-      def today = studio.today(Clock.now)
-      def local_now = studio.local(Clock.now)
-
-      # Lets the request in, or ends it: to the sign-in page, or with 403 or 404.
-      def admit(roles)
-        return if roles.include?(:anyone)
-        return (bearer or halt(404)) if roles.include?(:bearer)
-        return ask_to_sign_in unless account
-        return if roles.include?(:account)
-        return redirect("/studios") unless member
-        return if roles.include?(:member) || roles.include?(member.role.to_sym)
-
-        halt 403, answer_page(403)
-      end
-
-      def ask_to_sign_in
-        halt 401, { "content-type" => "application/json" }, { signed_out: true }.to_json if wants_json?
-        session["back"] = request.fullpath if request.get? && request.fullpath.length < 500
-        redirect "/sign-in"
-      end
-
-      # A fresh session, so that one planted before signing in is worth nothing.
-      def sign_in(account, studio: nil)
-        back = session["back"]
-        session.clear
-        session.options[:renew] = true
-        session["account"] = account.id
-        session["version"] = account.session_version
-        session["studio"] = studio&.id
-        @account = account
-        back
-      end
-
-      def wants_json? = request.media_type == "application/json" || (request.accept?("application/json") && !request.accept?("text/html"))
     end
   end
 end
