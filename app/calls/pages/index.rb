@@ -5,6 +5,7 @@ module App
     module Pages
       # Rehearsals with call sheets, next first.
       class Index
+        MOST_TITLES = 4
         attr_reader :member, :piece
 
         def initialize(member, now, piece: nil)
@@ -20,7 +21,11 @@ module App
         def recent = @recent ||= member.studio.rehearsals.where(cancelled_at: nil, date: ...@now.to_date).order(date: :desc).limit(6).to_a
 
         # What is rehearsed, in order; how many people are called.
-        def titles(rehearsal) = titles_by_rehearsal.fetch(rehearsal.id, [])
+        def titles(rehearsal)
+          all = titles_by_rehearsal.fetch(rehearsal.id, [])
+          all.size > MOST_TITLES ? [*all.first(MOST_TITLES), I18n.t("calls.more", count: all.size - MOST_TITLES)] : all
+        end
+
         def called(rehearsal) = called_by_rehearsal.fetch(rehearsal.id, 0)
 
         # How many people's calls to a rehearsal changed with the plan they were told last, as long as that is news.

@@ -17,6 +17,14 @@ module App
         def title = "#{I18n.t('ways.joins')} · #{piece.title}"
         def wording(standing) = Shared::JoinWording.new(standing.join, work, groups: group_names)
         def counts = @counts ||= standings.map(&:state).tally
+        # "1 does not fit · 2 ask something"
+        def summary
+          open = %i[clash question changed caution].select { |state| counts[state] }
+          return I18n.t("joins.nothing_open") if open.empty?
+
+          open.map { |state| I18n.t("joins.summary.#{state}", count: counts[state]) }.join(" · ")
+        end
+
         def group_names = @group_names ||= piece.groups.to_h { |group| [group.id, group.name] }
         def picked = at&.end_with?("j") ? at.to_i : nil
 

@@ -19,6 +19,7 @@ module App
         def found? = super && !mend.nil?
         def finding = @finding ||= held.findings.find { |each| each.state.to_s == @state }
         def mend = finding && finding.mends[@number]
+        def mend_path(**more) = path("/joins/#{index}/mend?#{Rack::Utils.build_query({ state:, n: number, **more })}")
         def text = words.mend(mend)
         def here_only? = @here_only && mend.here_only?
         def repeated? = order.links.count { |placed| placed.section.id == order.links[mend.link - 1].section.id } > 1

@@ -20,6 +20,16 @@ module App
         def join = standing.join
         def title = "#{join.name} · #{piece.title}"
         def words = @words ||= wording(standing)
+        # [[placed link, its side of the seam, what it does there], …]: the end of one, the start of the next.
+        def faces
+          seam = held.seam
+          [[join.leaving, seam.leaving, "ends"], [join.entering, seam.entering, "starts"]]
+        end
+
+        def mend_path(finding, number) = path("/joins/#{index}/mend?state=#{finding.state}&n=#{number}")
+        # Whether the two sides alone do not say it.
+        def spell_out?(finding) = finding.state == :repeat || (finding.state == :counts && finding.question?)
+        def named_owner?(person) = standing.owner_id == person.id && join.owner != person.id
         def owner = people[standing.owner_id]
         def teacher_of(placed) = teacher(placed.section.choreographer)
         def tick? = Piece::Policy.new(member, piece).tick?

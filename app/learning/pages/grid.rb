@@ -21,6 +21,11 @@ module App
         def group = groups.find { |g| g.id == @group }
         def pagy = @pagy ||= Pagy.new(count: dancers.size, page: @number.clamp(1, [(dancers.size / PER_PAGE.to_f).ceil, 1].max), limit: PER_PAGE)
         def shown = dancers[pagy.offset, PER_PAGE] || []
+        # [[names of the groups, [person]], …], a new line where the next dancer's groups are others.
+        def shown_by_group
+          shown.chunk { |person| group_name(person) }.to_a
+        end
+
         def ladder = progress.ladder
         def rungs = I18n.t("rungs")
         def summary = I18n.t("learning.summary", percent: snapshot.memo(:percent) { (progress.total(items) * 100).round })

@@ -5,7 +5,9 @@ module App
     module Pages
       # One piece as one dancer dances it.
       class MyPiece
-        Place = Struct.new(:index, :name, :tape, :echo, :counts, :at, :ring, :word, :mine, :version, :line, keyword_init: true)
+        Place = Struct.new(:index, :name, :tape, :echo, :counts, :at, :ring, :word, :mine, :version, :line, keyword_init: true) do
+          def own_version = version && mine ? I18n.t("my_part.version", name: I18n.t("versions.#{version}").downcase) : ""
+        end
 
         def initialize(piece, person, today)
           @piece = piece

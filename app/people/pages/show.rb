@@ -23,6 +23,21 @@ module App
         def value(name) = @typed[name].to_s
         def absences = person.absences.where("to_date >= ?", @today - 7).order(:from_date)
         def dates = person.visits.order(:date).pluck(:date).map(&:iso8601).join("\n")
+        # "Tue 2 Feb – Thu 4 Feb, 17:30 – 18:00"
+        def absence_text(absence)
+          days = [absence.from_date, absence.to_date].uniq.map { |date| Shared::Dates.day(date) }.join(" – ")
+          return days unless absence.from_minute || absence.to_minute
+
+          times = [absence.from_minute || 0, absence.to_minute || 1440].map { |minute| Formats::Times.clock(minute) }
+          "#{days}, #{times.join(' – ')}"
+        end
+
+        def link_text
+          return I18n.t("people.no_link") unless live_link
+
+          I18n.t("people.link_given", day: Shared::Dates.day(live_link.created_at.to_date))
+        end
+
         def live_link = person.person_links.live.order(:id).last
         def pieces = Records::Piece.where(studio_id: person.studio_id, id: person.castings.pluck(:piece_id)).running
         def tapes = (1..Records::Person::TAPES)

@@ -14,6 +14,17 @@ module App
 
         def title = "#{I18n.t('music.new_cut')} · #{piece.title}"
         def cut = @cut ||= Core::Piece::NewCut.new(work, @track)
+        # How many links move, in words.
+        def moved_text = I18n.t("music.moved", count: cut.moved.size, all: order.links.size)
+
+        # What becomes of a part of the music, in words.
+        def part_text(part)
+          return I18n.t("music.part_new", count: part.after) if part.before.nil?
+          return I18n.t("music.part_gone") if part.after.nil?
+
+          I18n.t("music.part_other", before: part.before, after: part.after)
+        end
+
         def fields = FIELDS.map { |name| [name, value(name)] }
         def told = cut.told.filter_map { |id| people[id]&.name }
         def stale = cut.stale_joins.map { |index| [index, order.links[index - 1].name, order.links[index].name] }

@@ -8,6 +8,17 @@ module App
         Load = Struct.new(:person, :sections, :eights, :minutes, :share, keyword_init: true)
 
         def screen = :share_out
+        # [[step, what its button shows, what it says], …] of one link by hand.
+        def link_steps
+          [%w[earlier ↑ earlier], %w[later ↓ later], ["mirror", "other side", "other side"], ["remove", "take out", "take out"]]
+        end
+
+        def echo_text(link)
+          return I18n.t("echo.#{link.echo}") unless link.echo == :altered
+
+          I18n.t("echo.altered", eights: link.link.changes.touched.join("·"))
+        end
+
         def total = "#{order.total_counts} counts"
         def findings = Core::Piece::MusicFit.new(work).findings.map { |finding| Shared::Wording.music(finding) }
         def unplaced = work.unplaced

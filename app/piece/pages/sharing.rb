@@ -30,6 +30,11 @@ module App
 
         # Where a proposal's cuts lie, as the address of the same proposal with one moved.
         def query(shown) = { "cuts" => shown.proposal.blocks.map(&:first).join("-"), "by" => shown.proposal.blocks.map { |block| block.last.id }.join("-") }
+        # What was asked for, as an address keeps it.
+        def asked_query
+          Rack::Utils.build_nested_query("teachers" => teachers.map { |person| person.id.to_s }, "sections" => wanted.to_s)
+        end
+
         def edges = @edges ||= [0, *phrases.each_index.map { |i| x(i + 1) }]
 
         private

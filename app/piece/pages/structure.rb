@@ -19,6 +19,7 @@ module App
         def saved = @saved ||= Core::Piece::StructureWriter.new(work, teachers: people.transform_values(&:name)).text
         def text = @typed ? @typed["structure"].to_s : saved
         def conflict? = result&.value == :conflict
+        def error = result&.errors.to_h[:structure]
         def version = piece.lock_version
         def preview = StructurePreview.new(Actions::ApplyStructure.read(piece.studio, text, piece:), work)
         def revisions = piece.revisions.order(number: :desc).limit(12).includes(:account)

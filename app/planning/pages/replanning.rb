@@ -15,6 +15,12 @@ module App
         def upset = @upset ||= (plan = piece.latest_plan) ? Reading::PlanConflicts.of(plan, piece, now) : []
         def names(ids) = ids.filter_map { |id| people[id]&.name }
 
+        # Who comes to other rehearsals than now, in words.
+        def affected_text(way)
+          who = Shared::Lists.of(names(way.affected), 8)
+          I18n.t("plans.affected", count: way.affected.size, names: who)
+        end
+
         # What of a way finds no place, by name.
         def unplaced(way) = way.plan.unplaced.keys.map { |id| draft.names.fetch(id) }.to_sentence
 

@@ -10,6 +10,9 @@ module App
         def screen = :plan
         def plan = @plan ||= piece.latest_plan
         def published = @published ||= piece.published_plan
+        # Where the build sends moves and pins; empty for those who may only look.
+        def moving_path = director? ? path("/slots/") : ""
+
         def draft? = plan && !plan.published?
         def build = kept([:build, director?]) { BuildPicture.new(self).svg }
         def draft = @draft ||= Reading::PlanDraft.new(piece, now)

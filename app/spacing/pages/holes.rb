@@ -33,6 +33,13 @@ module App
           slots.select { |slot| lost.include?(slot.id) }
         end
 
+        # Who could cover a place, with what they know of it.
+        def covers_text(place)
+          return I18n.t("holes.no_cover") if place.covers.empty?
+
+          place.covers.map { |id, known| "#{name(id)} (#{rung(known)})" }.join(", ")
+        end
+
         def rung(rung) = Shared::Ring.word(rung)
 
         # "1.2 m to their right": where a closing move leads.

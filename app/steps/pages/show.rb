@@ -32,6 +32,10 @@ module App
         def layers = @layers ||= danced.lines(current).flat_map(&:moves).map(&:layer).uniq.sort
         def inline_versions = eights.flat_map { |eight| eight.line.versions.map { |_, text, at, length| [eight.number, text, at, length] } }
 
+        # Those who dance this version here, and everybody else of the section: [[person, where], …].
+        def version_dancers = version_people.select { |_, where| where }
+        def version_others = version_people.reject { |_, where| where }
+
         # Dancers of this section with where they dance this version: nil, "section" or "piece".
         def version_people
           given = piece.version_people.where(kind:, section_id: [nil, section.id]).to_h { |row| [row.person_id, row.section_id ? "section" : "piece"] }
@@ -49,6 +53,9 @@ module App
         # The text in an eight's field: of a version only what differs.
         def field(eight) = kind ? version_typed.eights[eight.number].to_s : eight.row.text
 
+        # What a version's empty field stands for.
+        def taught(eight) = kind ? section.rows[eight.number - 1].text : ""
+
         def eights
           @eights ||= current.rows.each_with_index.map { |row, i| eight(row, i) }
         end
@@ -62,6 +69,7 @@ module App
         def forks = forks_of_piece.select { |fork| fork.section == section.id }
         def first_link = order.links.find { |link| link.section.id == section.id }
         def links = order.links.select { |link| link.section.id == section.id }
+        def change_text(link) = I18n.t(link.link.altered? ? "changes.what" : "changes.any")
         def link_name(index) = order.links[index - 1].then { |link| "#{link.name} (link #{link.index})" }
         def entry = Shared::Wording.body(walk.entry)
         def ending = Shared::Wording.ending(walk.exit)

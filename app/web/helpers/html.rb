@@ -30,6 +30,10 @@ module App
         end
 
 
+        # Marks what is shown now among several ways.
+        def current(shown) = shown ? ' aria-current="true"' : ""
+
+        def some(words, most) = Shared::Lists.of(words, most)
         def day(date, year: false) = Shared::Dates.day(date, year:)
         def short_day(date) = Shared::Dates.short(date)
         def tape_css(tape) = Shared::Tape.css(tape)
