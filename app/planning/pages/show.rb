@@ -49,6 +49,7 @@ module App
         end
 
         def film_late? = season.film_ready && piece.show_date && season.film_ready > piece.show_date
+        def deadline_names = Actions::SaveWishes::DEADLINES
         def cleanings = Actions::SaveWishes::CLEANING
 
         # What happened since that the plan does not know of, in sentences.

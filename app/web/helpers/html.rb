@@ -37,6 +37,8 @@ module App
         def day(date, year: false) = Shared::Dates.day(date, year:)
         def short_day(date) = Shared::Dates.short(date)
         def tape_css(tape) = Shared::Tape.css(tape)
+        def seam_mark(state, size: 24) = Shared::SeamMark.svg(state, size:)
+        def plain(number) = Shared::Drawing.plain(number)
         def amount(number) = Shared::Amount.of(number)
         def tenth(seconds) = Formats::Times.tenth(seconds)
         def clock(minutes) = Formats::Times.clock(minutes)
