@@ -2,10 +2,13 @@
 
 # The measurements bin/bench can make.
 module Bench
-  ALL = { "web" => -> { use("../config/boot", "web") && Web.new.run }, "check" => -> { use("../core/core", "check") && Check.new.run },
-          "fuzz" => -> { use("../core/core", "check") && Fuzz.new.run },
-          "floor" => -> { use("../core/core", "floor") && Floor.new.run },
-          "plan" => -> { use("../core/core", "plan_cases", "plan") && Plan.new.run } }.freeze
+  ALL = {
+    "web" => -> { use("../config/boot", "web") && Web.new.run },
+    "check" => -> { use("../core/core", "check") && Check.new.run },
+    "fuzz" => -> { use("../core/core", "check") && Fuzz.new.run },
+    "floor" => -> { use("../core/core", "floor") && Floor.new.run },
+    "plan" => -> { use("../core/core", "plan_cases", "plan") && Plan.new.run }
+  }.freeze
 
   module_function
 

@@ -25,7 +25,9 @@ module Bench
     # [[task, window, room, start step], …]
     def spots(task)
       @windows.each_index.flat_map do |w|
-        @windows[w].rooms.each_index.flat_map { |room| (0..((@windows[w].minutes - task.minutes) / @grid)).map { |step| [task, w, room, step] } }
+        @windows[w].rooms.each_index.flat_map do |room|
+          (0..((@windows[w].minutes - task.minutes) / @grid)).map { |step| [task, w, room, step] }
+        end
       end
     end
 
@@ -62,14 +64,21 @@ module Bench
     end
 
     def steps(task) = task.minutes / @grid
-    def covers?(index, w, step) = @starts[index][1] == w && step.between?(@starts[index][3], @starts[index][3] + steps(@starts[index][0]) - 1)
+
+    def covers?(index, w, step)
+      @starts[index][1] == w && step.between?(@starts[index][3], @starts[index][3] + steps(@starts[index][0]) - 1)
+    end
 
     def nobody_twice(columns)
       @windows.each_index do |w|
         (0...(@windows[w].minutes / @grid)).each do |step|
           here = columns.select { |c| covers?(c, w, step) }
-          @problem.people.each { |who| row(0, 1, here.select { |c| @starts[c][0].people.include?(who) }.map { |c| [c, 1] }) }
-          @windows[w].rooms.each_index { |room| row(0, 1, here.select { |c| @starts[c][2] == room }.map { |c| [c, 1] }) }
+          @problem.people.each do |who|
+            row(0, 1, here.select { |c| @starts[c][0].people.include?(who) }.map { |c| [c, 1] })
+          end
+          @windows[w].rooms.each_index do |room|
+            row(0, 1, here.select { |c| @starts[c][2] == room }.map { |c| [c, 1] })
+          end
         end
       end
     end
@@ -80,7 +89,9 @@ module Bench
       @problem.tasks.each do |task|
         task.after.each do |id|
           earlier = @problem.tasks.find { |other| other.id == id }
-          terms = columns.select { |c| @starts[c][0] == task }.map { |c| [c, time.call(c)] } + columns.select { |c| @starts[c][0] == earlier }.map { |c| [c, -(time.call(c) + steps(earlier))] }
+          terms =
+            columns.select { |c| @starts[c][0] == task }.map { |c| [c, time.call(c)] } +
+            columns.select { |c| @starts[c][0] == earlier }.map { |c| [c, -(time.call(c) + steps(earlier))] }
           row(0, 1e9, terms)
         end
       end
@@ -93,7 +104,11 @@ module Bench
         trip = column(@problem.trip_cost, 0, 1, 1)
         from = column(-@grid, 0, size, 0)
         to = column(@grid, 0, size, 0)
-        @problem.tasks.select { |task| task.people.include?(who) }.each { |task| bind(columns.select { |c| @starts[c][0] == task && @starts[c][1] == w }, task, size, trip, from, to) }
+        @problem.tasks
+          .select { |task| task.people.include?(who) }
+          .each do |task|
+            bind(columns.select { |c| @starts[c][0] == task && @starts[c][1] == w }, task, size, trip, from, to)
+          end
         row(0, size, [[to, 1], [from, -1]])
       end
     end
@@ -109,8 +124,20 @@ module Bench
       index = []
       value = []
       @rows.each { |_, _, terms| terms.each { |c, v| (index << c) && (value << v.to_f) } && (start << index.size) }
-      model = Highs.mip(sense: :minimize, col_cost: @cost, col_lower: @low, col_upper: @high, row_lower: @rows.map(&:first), row_upper: @rows.map { |r| r[1] }, a_format: :rowwise,
-                        a_start: start[0...-1], a_index: index, a_value: value, integrality: @whole)
+      model =
+        Highs.mip(
+          sense: :minimize,
+          col_cost: @cost,
+          col_lower: @low,
+          col_upper: @high,
+          row_lower: @rows.map(&:first),
+          row_upper: @rows.map { |r| r[1] },
+          a_format: :rowwise,
+          a_start: start[0...-1],
+          a_index: index,
+          a_value: value,
+          integrality: @whole
+        )
       answer = model.solve
       work = @problem.tasks.sum { |task| task.minutes * task.people.size }
       answer[:status] == :optimal ? (answer[:obj_value] - work).round : nil

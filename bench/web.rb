@@ -5,7 +5,13 @@ require "rack/mock"
 module Bench
   # Server time per main screen, in this process and through the whole rack stack.
   class Web
-    SCREENS = { "home" => "/", "share_out" => "/pieces/%d", "who_has_it" => "/pieces/%d/who-has-it", "plan" => "/pieces/%d/plan", "calls" => "/pieces/%d/calls" }.freeze
+    SCREENS = {
+      "home" => "/",
+      "share_out" => "/pieces/%d",
+      "who_has_it" => "/pieces/%d/who-has-it",
+      "plan" => "/pieces/%d/plan",
+      "calls" => "/pieces/%d/calls"
+    }.freeze
     RUNS = 25
 
     def run
@@ -28,14 +34,22 @@ module Bench
       puts format("%-6s %-12s median %7.1f ms", label, "nothing", floor)
       SCREENS.each do |name, path|
         sorted = Bench.times(RUNS) { get(cookie, format(path, piece.id)) }
-        puts format("%-6s %-12s median %7.1f ms  p95 %7.1f ms  × nothing %5.1f", label, name, Bench.median(sorted), Bench.p95(sorted), Bench.median(sorted) / floor)
+        puts format(
+          "%-6s %-12s median %7.1f ms  p95 %7.1f ms  × nothing %5.1f",
+               label,
+               name,
+               Bench.median(sorted),
+               Bench.p95(sorted),
+               Bench.median(sorted) / floor
+        )
       end
     end
 
     def median(cookie, path) = Bench.median(Bench.times(RUNS) { get(cookie, path) })
 
     def get(cookie, path)
-      status, _, body = @app.call(Rack::MockRequest.env_for(path, "HTTP_COOKIE" => cookie, "HTTP_ACCEPT" => "text/html"))
+      status, _, body =
+        @app.call(Rack::MockRequest.env_for(path, "HTTP_COOKIE" => cookie, "HTTP_ACCEPT" => "text/html"))
       body.each { |part| part }
       body.close if body.respond_to?(:close)
       raise "#{path} answered #{status}" unless status == 200
@@ -49,8 +63,13 @@ module Bench
       html = +""
       body.each { |part| html << part }
       cookie = headers["set-cookie"].to_s[/join_chain=[^;]+/]
-      form = { "email" => account.email, "password" => "measure this well", "authenticity_token" => html[/name="authenticity_token" value="([^"]+)"/, 1] }
-      _, headers, = @app.call(Rack::MockRequest.env_for("/sign-in", method: "POST", params: form, "HTTP_COOKIE" => cookie))
+      form = {
+        "email" => account.email,
+        "password" => "measure this well",
+        "authenticity_token" => html[/name="authenticity_token" value="([^"]+)"/, 1]
+      }
+      _, headers, =
+        @app.call(Rack::MockRequest.env_for("/sign-in", :method => "POST", :params => form, "HTTP_COOKIE" => cookie))
       headers["set-cookie"].to_s[/join_chain=[^;]+/]
     end
   end
@@ -59,10 +78,21 @@ module Bench
   class LargeStudio
     def make
       studio = Records::Studio.create!(name: "Bench")
-      director = studio.memberships.create!(role: "director", account: Records::Account.create!(name: "B", email: "bench@bench.example", password: "measure this well"))
-      lines = Array.new(60) { |i| i < 30 ? "Part #{i + 1}, 6 eights, Teacher #{i % 8}" : "Part #{i - 29} again#{', other side' if i.even?}" }
+      director =
+        studio.memberships.create!(
+          role: "director",
+          account: Records::Account.create!(name: "B", email: "bench@bench.example", password: "measure this well")
+        )
+      lines =
+        Array.new(60) do |i|
+          i < 30 ? "Part #{i + 1}, 6 eights, Teacher #{i % 8}" : "Part #{i - 29} again#{', other side' if i.even?}"
+        end
       piece = App::Piece::Actions::Create.new(director, { "title" => "Large", "structure" => lines.join("\n") }).run
-      App::People::Actions::ImportRoster.new(studio, Array.new(400) { |i| "Dancer #{i + 1},Group #{(i % 12) + 1}" }.join("\n"), piece.id.to_s).run
+      App::People::Actions::ImportRoster.new(
+        studio,
+        Array.new(400) { |i| "Dancer #{i + 1},Group #{(i % 12) + 1}" }.join("\n"),
+        piece.id.to_s
+      ).run
       tick(piece, director)
       [studio, "Large"]
     end
@@ -74,12 +104,23 @@ module Bench
       random = Random.new(3)
       rows = items.all.flat_map do |item|
         items.dancers(item).select { random.rand < 0.5 }.map do |person|
-          { studio_id: piece.studio_id, piece_id: piece.id, person_id: person, item_key: item.key, kind: "danced", rung: random.rand(1..5), by_name: director.account.name,
-            day: Date.today - random.rand(40), created_at: Time.now }
+          {
+            studio_id: piece.studio_id,
+            piece_id: piece.id,
+            person_id: person,
+            item_key: item.key,
+            kind: "danced",
+            rung: random.rand(1..5),
+            by_name: director.account.name,
+            day: Date.today - random.rand(40),
+            created_at: Time.now
+          }
         end
       end
       Records::LedgerEntry.add_all(rows)
-      rows.map { |row| [row[:person_id], row[:item_key]] }.each_slice(4000) { |keys| Records::Mapping::Learnings.refold(piece, keys) }
+      rows
+        .map { |row| [row[:person_id], row[:item_key]] }
+        .each_slice(4000) { |keys| Records::Mapping::Learnings.refold(piece, keys) }
     end
   end
 end

@@ -7,5 +7,10 @@ formatter = Settings.production? ? :json : :default
 unless Settings.test?
   SemanticLogger.add_appender(io: $stderr, formatter:, level: Settings.production? ? :info : :warn)
   FileUtils.mkdir_p(File.join(Settings::ROOT, "tmp"))
-  SemanticLogger.add_appender(file_name: File.join(Settings::ROOT, "tmp", "#{Settings.environment}.log"), formatter: :default) unless Settings.production?
+  unless Settings.production?
+    SemanticLogger.add_appender(
+      file_name: File.join(Settings::ROOT, "tmp", "#{Settings.environment}.log"),
+      formatter: :default
+    )
+  end
 end

@@ -5,9 +5,10 @@ module Formats
   module PieceCheck
     NAME = "piece-check-1"
 
-    # Core::Piece::Check (and the joins and lines of its work) => JSON text.
-    def self.render(check, review: Core::Joins::Review.new(check.work, danced: check.danced), lines: Core::Floor::LineChecks.new(check.work, danced: check.danced))
-      JSON.generate(Writer.new(check, review, lines).to_h)
+    # Core::Piece::Check (and the joins and lines of its work) => JSON text. say: a callable (key, **values) => text.
+    def self.render(check, say:, review: Core::Joins::Review.new(check.work, danced: check.danced),
+                    lines: Core::Floor::LineChecks.new(check.work, danced: check.danced))
+      JSON.generate(Writer.new(check, review, lines, say:).to_h)
     end
   end
 end

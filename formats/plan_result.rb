@@ -5,16 +5,30 @@ module Formats
   module PlanResult
     NAME = "plan-result-1"
 
-    # Core::Planning::Plan => JSON text. seconds: how long it took, measured outside the core.
-    def self.render(plan, seconds:, names: {})
-      writer = Core::Planning::ReasonWriter.new(names)
+    # Core::Planning::Plan => JSON text. seconds: how long it took, measured outside the core; say: a callable
+    # (key, **values) => text; names: {id => name}.
+    def self.render(plan, seconds:, say:, names: {})
+      writer = Core::Planning::ReasonWriter.new(names, say:)
       JSON.pretty_generate(
-        "format" => NAME, "feasible" => plan.complete?, "complete" => plan.complete?, "ready_window" => plan.ready_window,
-        "ready_bound" => plan.ready_bound, "unplaced_minutes" => plan.unplaced_minutes, "cost" => plan.cost, "plan" => plan.placements.map { |p| p.to_h.transform_keys(&:to_s) },
-        "calls" => plan.calls.map { |c| c.to_h.transform_keys(&:to_s) }, "reasons" => plan.reasons.map { |r| reason(r, writer) }, "proven_impossible" => plan.proven_impossible?,
-        "repairs" => plan.repairs.map { |r| { "change" => Core::Planning::RepairWriter.new(names).text(r), "kind" => r.kind.to_s, "ready_window" => r.ready_window } },
-        **around(plan), **(plan.changes ? { "changes" => plan.changes.to_h.transform_keys(&:to_s) } : {}),
-        "seed" => plan.seed, "iterations" => plan.iterations, "seconds" => seconds.round(4), "stopped_by" => plan.stopped_by
+        "format" => NAME,
+        "feasible" => plan.complete?,
+        "complete" => plan.complete?,
+        "ready_window" => plan.ready_window,
+        "ready_bound" => plan.ready_bound,
+        "unplaced_minutes" => plan.unplaced_minutes,
+        "cost" => plan.cost,
+        "plan" => plan.placements.map { |p| p.to_h.transform_keys(&:to_s) },
+        "calls" => plan.calls.map { |c| c.to_h.transform_keys(&:to_s) },
+        "reasons" => plan.reasons.map { |r| reason(r, writer) },
+        "proven_impossible" => plan.proven_impossible?,
+        "repairs" =>
+          plan.repairs.map { |r| repair(r, Core::Planning::RepairWriter.new(names, say:)) },
+        **around(plan),
+        **(plan.changes ? { "changes" => plan.changes.to_h.transform_keys(&:to_s) } : {}),
+        "seed" => plan.seed,
+        "iterations" => plan.iterations,
+        "seconds" => seconds.round(4),
+        "stopped_by" => plan.stopped_by
       )
     end
 
@@ -25,16 +39,35 @@ module Formats
       found["re_warms"] = plain(plan.re_warms) if asked.rewarm
       return found unless (asked.recap + asked.to_music).positive?
 
-      found.merge("bookends" => plain(plan.bookends), "missing_bookends" => plan.missing_bookends.map { |wish| missing(plan, wish) })
+      found.merge(
+        "bookends" => plain(plan.bookends),
+        "missing_bookends" => plan.missing_bookends.map { |wish| missing(plan, wish) }
+      )
     end
 
     def self.plain(list) = list.map { |each| each.to_h.transform_keys(&:to_s) }
-    def self.missing(plan, wish) = { "kind" => wish.kind, "window" => plan.problem.open_windows[wish.window].id, "tasks" => wish.tasks.map(&:id) }
+
+    def self.missing(plan, wish)
+      { "kind" => wish.kind, "window" => plan.problem.open_windows[wish.window].id, "tasks" => wish.tasks.map(&:id) }
+    end
+
+    def self.repair(repair, writer)
+      { "change" => writer.text(repair), "kind" => repair.kind.to_s, "ready_window" => repair.ready_window }
+    end
 
     def self.reason(reason, writer)
-      { "type" => reason.type.to_s, "who" => Array(reason.who).first, "unit" => reason.unit.to_s, "need" => reason.need, "have" => reason.have, "short" => reason.short,
-        "tasks" => reason.tasks, "windows" => reason.windows, "text" => writer.text(reason) }
+      {
+        "type" => reason.type.to_s,
+        "who" => Array(reason.who).first,
+        "unit" => reason.unit.to_s,
+        "need" => reason.need,
+        "have" => reason.have,
+        "short" => reason.short,
+        "tasks" => reason.tasks,
+        "windows" => reason.windows,
+        "text" => writer.text(reason)
+      }
     end
-    private_class_method :reason, :around, :plain, :missing
+    private_class_method :reason, :repair, :around, :plain, :missing
   end
 end

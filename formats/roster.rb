@@ -10,7 +10,14 @@ module Formats
     def self.render(people)
       CSV.generate do |csv|
         csv << %w[name groups leader adult]
-        people.each { |p| csv << [safe(p[:name]), p[:groups].map { |g| safe(g) }.join("; "), p[:leader] ? "yes" : "", p[:adult] ? "yes" : ""] }
+        people.each do |p|
+          csv << [
+            safe(p[:name]),
+            p[:groups].map { |g| safe(g) }.join("; "),
+            p[:leader] ? "yes" : "",
+            p[:adult] ? "yes" : ""
+          ]
+        end
       end
     end
 

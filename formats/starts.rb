@@ -8,8 +8,14 @@ module Formats
     # [Core::Music::StartPoint] => JSON text; seconds to the millisecond.
     def self.render(points)
       rows = points.map do |point|
-        { "name" => point.name, "link" => point.link, "row" => point.row, "count" => point.count, "seconds" => point.seconds.round(3),
-          "music_from" => point.music_from.round(3) }
+        {
+          "name" => point.name,
+          "link" => point.link,
+          "row" => point.row,
+          "count" => point.count,
+          "seconds" => point.seconds.round(3),
+          "music_from" => point.music_from.round(3)
+        }
       end
       JSON.generate("format" => NAME, "starts" => rows)
     end

@@ -25,7 +25,10 @@ module Records
       update_columns(failed_sign_ins: failed % LOCK_AFTER, locked_until: (now + LOCK_SECONDS if failed >= LOCK_AFTER))
     end
 
-    def sign_in_worked = (update_columns(failed_sign_ins: 0, locked_until: nil) if failed_sign_ins.positive? || locked_until)
+    def sign_in_worked
+      (update_columns(failed_sign_ins: 0, locked_until: nil) if failed_sign_ins.positive? || locked_until)
+    end
+
     def sign_out_everywhere = increment!(:session_version)
   end
 end

@@ -3,8 +3,22 @@
 module Records
   # A group piece. Its structure is read and written through Mapping::Works.
   class Piece < Base
-    DEFAULTS = { "learned_from" => 4, "full_runs" => 5, "ready_share" => 0.85, "school" => "add_on", "cleaning" => 0.0, "ready_days" => 7, "quorum" => 0.8, "deadlines" => {},
-                 "floor" => { "width" => 12.0, "depth" => 9.0 }, "opening" => {}, "ending" => {} }.freeze
+    DEFAULTS = {
+      "learned_from" => 4,
+      "full_runs" => 5,
+      "ready_share" => 0.85,
+      "school" => "add_on",
+      "cleaning" => 0.0,
+      "ready_days" => 7,
+      "quorum" => 0.8,
+      "deadlines" => {},
+      "floor" => {
+        "width" => 12.0,
+        "depth" => 9.0
+      },
+      "opening" => {},
+      "ending" => {}
+    }.freeze
 
     belongs_to :studio
     has_one :track

@@ -10,7 +10,11 @@ module Records
     TIMES = Core::Piece::Section::BEATS.keys.freeze
     FEELS = %w[even triplet].freeze
     LAYERS = Core::Piece::Section::LAYERS.keys.freeze
-    EDGE = { "weight" => %w[left right both seated floor], "facing" => (1..8).to_a, "level" => %w[standing low kneeling floor air] }.freeze
+    EDGE = {
+      "weight" => %w[left right both seated floor],
+      "facing" => (1..8).to_a,
+      "level" => %w[standing low kneeling floor air]
+    }.freeze
 
     belongs_to :studio
     belongs_to :piece

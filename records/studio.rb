@@ -44,12 +44,29 @@ module Records
     validates :name, presence: true, length: { maximum: 80 }
     validates :time_zone, inclusion: { in: ->(_) { TZInfo::Timezone.all_identifiers } }
 
-    DEFAULTS = { "under_eleven" => false, "warm_up" => 15, "cool_down" => 5, "max_continuous" => 55, "rest" => 5, "daily_minutes" => 300,
-                 "full_runs" => 5, "new_eights" => 6, "latest_finish" => 1320, "re_warm" => 5, "recap" => 5, "to_music" => 5 }.freeze
+    DEFAULTS = {
+      "under_eleven" => false,
+      "warm_up" => 15,
+      "cool_down" => 5,
+      "max_continuous" => 55,
+      "rest" => 5,
+      "daily_minutes" => 300,
+      "full_runs" => 5,
+      "new_eights" => 6,
+      "latest_finish" => 1320,
+      "re_warm" => 5,
+      "recap" => 5,
+      "to_music" => 5
+    }.freeze
 
     # What steps are called here: the studio's own words before the known ones.
     def vocabulary
-      @vocabulary ||= own_steps.any? ? Core::Movement::Vocabulary.new(own: own_steps.map(&:step)) : Core::Movement::Vocabulary::DEFAULT
+      @vocabulary ||=
+        if own_steps.any?
+          Core::Movement::Vocabulary.new(own: own_steps.map(&:step))
+        else
+          Core::Movement::Vocabulary::DEFAULT
+        end
     end
 
     def setting(name) = settings.fetch(name, DEFAULTS.fetch(name))

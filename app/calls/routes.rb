@@ -6,17 +6,26 @@ module App
     module Routes
       def self.registered(app)
         app.allow(:member, get: "/calls") { page "calls/index", Pages::Index.new(member, local_now) }
-        app.allow(:member, get: "/pieces/:piece/calls") { page "calls/index", Pages::Index.new(member, local_now, piece:) }
+        app.allow(:member, get: "/pieces/:piece/calls") do
+          page "calls/index", Pages::Index.new(member, local_now, piece:)
+        end
         app.allow :member, post: "/rehearsals/:id/register" do
           rehearsal = find(studio.rehearsals)
           sheet = Pages::CallSheet.new(rehearsal, member, local_now)
-          result = Actions::KeepRegister.new(rehearsal, params, account).run(sheet.people.map(&:id), sheet.slots.select(&:work?))
+          result =
+            Actions::KeepRegister.new(rehearsal, params, account).run(
+              sheet.people.map(&:id),
+              sheet.slots.select(&:work?)
+            )
           say(result.ok? ? t("register.saved") : result.errors[:base])
           redirect "/rehearsals/#{rehearsal.id}/call-sheet#register"
         end
         app.allow :member, get: "/rehearsals/:id/call-sheet" do
           rehearsal = find(studio.rehearsals)
-          page "calls/call_sheet", Pages::CallSheet.new(rehearsal, member, local_now), layout: params["print"] ? :paper : :layout, paper: params["print"]
+          page "calls/call_sheet",
+               Pages::CallSheet.new(rehearsal, member, local_now),
+               layout: params["print"] ? :paper : :layout,
+               paper: params["print"]
         end
       end
     end

@@ -36,7 +36,9 @@ module App
       def studio
         @studio = Records::Studio.create!(name: World::STUDIO, demo: true, settings: { "new_eights" => 4 })
         @monday = @studio.today(@now).beginning_of_week
-        World::CHOREOGRAPHERS.each { |name, (tape, initials)| @studio.people.create!(name:, tape:, initials:, dances: false, teaches: true, adult: true) }
+        World::CHOREOGRAPHERS.each do |name, (tape, initials)|
+          @studio.people.create!(name:, tape:, initials:, dances: false, teaches: true, adult: true)
+        end
       end
 
       def team
@@ -47,7 +49,12 @@ module App
       end
 
       def member(name, role, digest, person = nil)
-        account = Records::Account.create!(name:, email: "#{name.split.first.downcase}@#{World::DOMAIN}", password_digest: digest)
+        account =
+          Records::Account.create!(
+            name:,
+            email: "#{name.split.first.downcase}@#{World::DOMAIN}",
+            password_digest: digest
+          )
         @studio.memberships.create!(account:, role:, person:)
         account
       end
@@ -69,7 +76,9 @@ module App
       # An adult class that is only just split: no music yet, no plan.
       def market
         piece = piece(World::MARKET, World::MARKET_LINES, @monday + 95)
-        World::MARKET_CAST.each { |name| Records::Casting.create!(studio: @studio, piece:, person: @studio.people.create!(name:, adult: true)) }
+        World::MARKET_CAST.each do |name|
+          Records::Casting.create!(studio: @studio, piece:, person: @studio.people.create!(name:, adult: true))
+        end
       end
 
       def lanterns

@@ -19,7 +19,9 @@ module App
       end
 
       def write
-        past = @plan.slots.includes(:rehearsal, :slot_people).select { |slot| slot.work? && slot.rehearsal.date < @now.to_date }
+        past =
+          @plan.slots.includes(:rehearsal, :slot_people)
+            .select { |slot| slot.work? && slot.rehearsal.date < @now.to_date }
         past.sort_by { |slot| [slot.rehearsal.date, slot.start_minute] }.each { |slot| rehearse(slot) }
         Records::LedgerEntry.add_all(@rows)
         teach(past)
@@ -30,13 +32,26 @@ module App
 
       # How far each section had been taught after each lesson.
       def teach(past)
-        @plan.slots.includes(:rehearsal).select(&:lesson?).sort_by { |slot| slot.rehearsal.date }.group_by(&:section_ids).each do |ids, lessons|
-          section = @piece.sections.find { |each| each.id == ids.first }
-          task = Core::Planning::Task.new(id: "x", kind: "learn", minutes: lessons.sum(&:minutes))
-          lessons.zip(Core::Planning::LessonParts.of(task, lessons.map(&:minutes), section.eights.size)) do |slot, (_, eights)|
-            section.teachings.create!(studio_id: @piece.studio_id, eights:, day: slot.rehearsal.date, by_name: @account.name, created_at: slot.rehearsal.date.to_time(:utc)) if past.include?(slot)
+        @plan.slots.includes(:rehearsal).select(&:lesson?)
+          .sort_by { |slot| slot.rehearsal.date }
+          .group_by(&:section_ids)
+          .each do |ids, lessons|
+            section = @piece.sections.find { |each| each.id == ids.first }
+            task = Core::Planning::Task.new(id: "x", kind: "learn", minutes: lessons.sum(&:minutes))
+            lessons.zip(
+              Core::Planning::LessonParts.of(task, lessons.map(&:minutes), section.eights.size)
+            ) do |slot, (_, eights)|
+              if past.include?(slot)
+                section.teachings.create!(
+                  studio_id: @piece.studio_id,
+                  eights:,
+                  day: slot.rehearsal.date,
+                  by_name: @account.name,
+                  created_at: slot.rehearsal.date.to_time(:utc)
+                )
+              end
+            end
           end
-        end
       end
 
       def rehearse(slot)
@@ -45,10 +60,18 @@ module App
       end
 
       def items_of(slot)
-        return [@items.all.find { |item| slot.task_key.end_with?("-#{item.key}") }].compact unless %w[chain run].include?(slot.kind)
+        unless %w[chain run].include?(slot.kind)
+          return [@items.all.find { |item| slot.task_key.end_with?("-#{item.key}") }].compact
+        end
 
-        inside = @items.all.select { |item| item.links.any? { |index| index.between?(slot.from_link, slot.to_link) } && !%i[opening ending].include?(item.kind) }
-        inside.reject { |item| item.name.include?(STALE) || @items.dancers(item).none? { |person| @rung[[person, item.key]].positive? } }
+        inside =
+          @items.all.select do |item|
+            item.links.any? { |index| index.between?(slot.from_link, slot.to_link) } &&
+              !%i[opening ending].include?(item.kind)
+          end
+        inside.reject do |item|
+          item.name.include?(STALE) || @items.dancers(item).none? { |person| @rung[[person, item.key]].positive? }
+        end
       end
 
       def climb(person, item, slot)
@@ -67,8 +90,18 @@ module App
 
       def row(person, item, slot, rung)
         kind = slot.kind == "learn" ? "taught" : "danced"
-        { studio_id: @piece.studio_id, piece_id: @piece.id, person_id: person, item_key: item.key, kind:, rung:, account_id: @account.id, by_name: @account.name,
-          day: slot.rehearsal.date, created_at: slot.rehearsal.date.to_time(:utc) + (slot.start_minute * 60) }
+        {
+          studio_id: @piece.studio_id,
+          piece_id: @piece.id,
+          person_id: person,
+          item_key: item.key,
+          kind:,
+          rung:,
+          account_id: @account.id,
+          by_name: @account.name,
+          day: slot.rehearsal.date,
+          created_at: slot.rehearsal.date.to_time(:utc) + (slot.start_minute * 60)
+        }
       end
     end
   end

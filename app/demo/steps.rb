@@ -38,7 +38,8 @@ module App
           ["1-4 grapevine L 5 step R 6 touch L 7 jump 8 arms fold", ""]
         ],
         "Smoke" => [
-          ["1 step R 2 close L 3& ball-change R L 4 pick up grey cloth 5-6 turn half right 7 step R 8 step L", "low hum"],
+          ["1 step R 2 close L 3& ball-change R L 4 pick up grey cloth 5-6 turn half right 7 step R 8 step L",
+           "low hum"],
           ["1 step R 2 step L 3-4 kneel 5-6 hold 7-8 get up", "bellows"],
           ["1-2 sway L 3-4 sway R 5-8 freestyle, L free", ""],
           ["1 step L 2 step R 3-4 turn half right 5 drop 6 7 stay 8 up", "cloth up"],
@@ -72,20 +73,43 @@ module App
         ]
       }.freeze
       # What is different when Waggle Line comes back the last time.
-      CHANGES = { "4" => "1 step L 2 kick R 3 jump 4 hold 5-8 jazz square L", "5" => "1-4 turn full L 5 step L 6 step R 7 step L 8 close R" }.freeze
+      CHANGES = {
+        "4" => "1 step L 2 kick R 3 jump 4 hold 5-8 jazz square L",
+        "5" => "1-4 turn full L 5 step L 6 step R 7 step L 8 close R"
+      }.freeze
       # What Wren dances in the chair, where the legs do something else.
       SEATED = {
-        "Overwinter" => { 1 => "1-4 lean 5-8 hold", 4 => "1-4 reach 5 lean R 6 lean L 7-8 hold", 5 => "1 wheel fwd 2 hold 3 wheel bk 4 hold 5-8 chair turn R" },
-        "First Flight" => { 1 => "1 wheel 2 wheel 3 wheel 4 clap lap 5 wheel 6 wheel 7 wheel 8 hold", 4 => "1 reach 2 hold 3 reach 4 hold 5-8 chair turn R" },
-        "Waggle Line" => { 1 => "1 lean L 2 hold 3 lean R 4 hold 5-8 shoulders", 4 => "1 twist L 2 twist R 3 twist L 4 twist R 5-8 chair turn L" },
-        "Smoke" => { 1 => "1-4 lean R 5-8 chair turn R", 2 => "1 wheel 2 wheel 3-4 lean 5-6 hold 7-8 reach" },
+        "Overwinter" => {
+          1 => "1-4 lean 5-8 hold",
+          4 => "1-4 reach 5 lean R 6 lean L 7-8 hold",
+          5 => "1 wheel fwd 2 hold 3 wheel bk 4 hold 5-8 chair turn R"
+        },
+        "First Flight" => {
+          1 => "1 wheel 2 wheel 3 wheel 4 clap lap 5 wheel 6 wheel 7 wheel 8 hold",
+          4 => "1 reach 2 hold 3 reach 4 hold 5-8 chair turn R"
+        },
+        "Waggle Line" => {
+          1 => "1 lean L 2 hold 3 lean R 4 hold 5-8 shoulders",
+          4 => "1 twist L 2 twist R 3 twist L 4 twist R 5-8 chair turn L"
+        },
+        "Smoke" => {
+          1 => "1-4 lean R 5-8 chair turn R",
+          2 => "1 wheel 2 wheel 3-4 lean 5-6 hold 7-8 reach"
+        },
         "Drift" => { 1 => "1-4 wheel fwd 5-8 chair turn L 9-10 hold" },
-        "Swarm" => { 1 => "1 wheel 2 wheel 3 wheel 4 wheel 5 wheel 6 wheel 7 reach 8 hold", 5 => "1 clap lap 2 clap lap 3-4 hold 5-8 wheel bk" },
-        "New Queen" => { 2 => "1 wheel 2 wheel 3 wheel 4 hold 5-8 hold", 4 => "1-4 chair turn L 5-8 chair turn R" }
+        "Swarm" => {
+          1 => "1 wheel 2 wheel 3 wheel 4 wheel 5 wheel 6 wheel 7 reach 8 hold",
+          5 => "1 clap lap 2 clap lap 3-4 hold 5-8 wheel bk"
+        },
+        "New Queen" => {
+          2 => "1 wheel 2 wheel 3 wheel 4 hold 5-8 hold",
+          4 => "1-4 chair turn L 5-8 chair turn R"
+        }
       }.freeze
       # name => [[eight, count, what], …]
       CORRECTIONS = {
-        "Smoke" => [[1, 5, "the half turn goes too far"], [2, 3, "knees land softly, no drop"]], "Waggle Line" => [[nil, nil, "sharp, then nothing"], [3, 8, "ball-change late"]],
+        "Smoke" => [[1, 5, "the half turn goes too far"], [2, 3, "knees land softly, no drop"]],
+        "Waggle Line" => [[nil, nil, "sharp, then nothing"], [3, 8, "ball-change late"]],
         "Swarm" => [[5, 1, "soft knees in the jumps"]]
       }.freeze
     end

@@ -26,8 +26,23 @@ module App
       private
 
       def make_piece
-        @piece = @studio.pieces.create!(title: World::WINGS, show_date: @monday + 47, settings: { "full_runs" => 5, "cleaning" => 0.15, "ready_days" => 7 })
-        Records::Track.create!(studio: @studio, piece: @piece, tempo: World::WINGS_TEMPO, form: World::WINGS_FORM, first_count_seconds: 3.2)
+        @piece =
+          @studio.pieces.create!(
+            title: World::WINGS,
+            show_date: @monday + 47,
+            settings: {
+              "full_runs" => 5,
+              "cleaning" => 0.15,
+              "ready_days" => 7
+            }
+          )
+        Records::Track.create!(
+          studio: @studio,
+          piece: @piece,
+          tempo: World::WINGS_TEMPO,
+          form: World::WINGS_FORM,
+          first_count_seconds: 3.2
+        )
         Piece::Actions::ApplyStructure.new(@piece, Piece::Actions::ApplyStructure.read(@studio, World::WINGS_LINES)).run
         @piece.reload
       end
@@ -47,7 +62,14 @@ module App
         groups = @piece.groups.index_by(&:name)
         World::WINGS_FACTS.each do |name, values|
           section = @piece.sections.find_by!(name:)
-          (values[:parts] || {}).each { |group, (start_offset, hold_after)| section.parts.create!(studio: @studio, group: groups.fetch(group), start_offset:, hold_after: hold_after || 0) }
+          (values[:parts] || {}).each do |group, (start_offset, hold_after)|
+            section.parts.create!(
+              studio: @studio,
+              group: groups.fetch(group),
+              start_offset:,
+              hold_after: hold_after || 0
+            )
+          end
           section.update!(values.except(:parts))
         end
         @piece.reload
@@ -59,21 +81,30 @@ module App
 
       def write_steps
         @piece.sections.each do |section|
-          section.eights.zip(Steps::SECTIONS.fetch(section.name)).each { |eight, (text, cue)| eight.update!(text:, cue:) }
+          section.eights.zip(Steps::SECTIONS.fetch(section.name))
+            .each { |eight, (text, cue)| eight.update!(text:, cue:) }
         end
         seated
         altered = @piece.links.find { |link| link.changes_made.any? }
         Steps::CORRECTIONS.each do |name, list|
           section = @piece.sections.find { |each| each.name == name }
-          list.each { |eight, count, text| section.corrections.create!(studio: @studio, eight:, count:, text:, by_name: section.choreographer.name) }
+          list.each do |eight, count, text|
+            section.corrections.create!(studio: @studio, eight:, count:, text:, by_name: section.choreographer.name)
+          end
         end
-        altered.update!(changes_made: { "replace" => Steps::CHANGES.transform_values { |text| { "counts" => 8, "text" => text } } })
+        altered.update!(
+          changes_made: {
+            "replace" => Steps::CHANGES.transform_values { |text| { "counts" => 8, "text" => text } }
+          }
+        )
       end
 
       # One dancer dances seated wherever it is written.
       def seated
         wren = @studio.people.find_by!(name: World::SEATED)
-        @piece.sections.each { |section| (eights = Steps::SEATED[section.name]) && section.versions.create!(studio: @studio, kind: "seated", eights:) }
+        @piece.sections.each do |section|
+          (eights = Steps::SEATED[section.name]) && section.versions.create!(studio: @studio, kind: "seated", eights:)
+        end
         @piece.version_people.create!(studio: @studio, person: wren, kind: "seated")
       end
 
@@ -81,7 +112,11 @@ module App
       def agreements
         snapshot = Reading::PieceSnapshots::Snapshot.new(@piece.reload)
         flight = snapshot.work.sections.find { |section| section.name == "First Flight" }
-        older = Core::Joins::Edit::Row.new(row: flight.rows.size, text: "1 step R 2 step L 3 step R 4 step L 5-8 hold").apply(snapshot.work, 2)
+        older =
+          Core::Joins::Edit::Row.new(row: flight.rows.size, text: "1 step R 2 step L 3 step R 4 step L 5-8 hold").apply(
+            snapshot.work,
+            2
+          )
         agree(snapshot.review.joins[0], -3, "Breathe in together on 8.")
         agree(Core::Joins::Review.new(older).joins[1], -2, "Hold the picture, then Mirela counts us in.")
         agree(snapshot.review.joins[2], -2, "")
@@ -90,8 +125,18 @@ module App
       def agree(held, week, words)
         edges = Core::Joins::Agreement.of(held.seam)
         day = @monday + (week * 7) + 5
-        @piece.agreements.create!(studio: @studio, join_key: held.join.key, kind: "agreed", words:, leaving_digest: edges.leaving, entering_digest: edges.entering, account_id: @director.id,
-                                  by_name: World::ASSISTANT, day:, created_at: day.to_time(:utc) + (11 * 3600))
+        @piece.agreements.create!(
+          studio: @studio,
+          join_key: held.join.key,
+          kind: "agreed",
+          words:,
+          leaving_digest: edges.leaving,
+          entering_digest: edges.entering,
+          account_id: @director.id,
+          by_name: World::ASSISTANT,
+          day:,
+          created_at: day.to_time(:utc) + (11 * 3600)
+        )
       end
 
       # Where everybody stands: a huddle that opens, the six walls, four swarms in the corners.
@@ -102,21 +147,38 @@ module App
         stand(4, "entry", members("Nurses", "Builders"), "circle", [0, 4.5], spacing: 1.3)
         swarm = { "Scouts" => [-3.6, 2.2], "Nurses" => [3.6, 2.2], "Builders" => [-3.6, 6.6], "Foragers" => [3.6, 6.6] }
         stand_groups(9, "entry", nil, swarm, "cluster")
-        stand_groups(9, "count", 41, { "Scouts" => [-3.4, 1.8], "Builders" => [3.4, 1.8], "Nurses" => [0, 5], "Foragers" => [0, 7.4] }, "wedge")
+        stand_groups(
+          9,
+          "count",
+          41,
+          { "Scouts" => [-3.4, 1.8], "Builders" => [3.4, 1.8], "Nurses" => [0, 5], "Foragers" => [0, 7.4] },
+          "wedge"
+        )
       end
 
       def everybody = @piece.castings.order(:id).pluck(:person_id)
-      def members(*names) = @piece.groups.select { |group| names.include?(group.name) }.flat_map { |group| group.group_members.order(:id).pluck(:person_id) }
+
+      def members(*names)
+        @piece.groups
+          .select { |group| names.include?(group.name) }
+          .flat_map { |group| group.group_members.order(:id).pluck(:person_id) }
+      end
 
       def stand(index, moment, people, pattern, middle, count: nil, **how)
         points = Core::Floor::Patterns.points(pattern, people.size, **how)
-        write(index, moment, count, people.zip(points).to_h { |person, (x, y)| [person, spot(x + middle[0], y + middle[1])] })
+        write(
+          index,
+          moment,
+          count,
+          people.zip(points).to_h { |person, (x, y)| [person, spot(x + middle[0], y + middle[1])] }
+        )
       end
 
       def stand_groups(index, moment, count, places, pattern)
         spots = places.flat_map do |name, (x, y)|
           people = members(name)
-          people.zip(Core::Floor::Patterns.points(pattern, people.size, spacing: 1.2)).map { |person, (a, b)| [person, spot(a + x, b + y)] }
+          people.zip(Core::Floor::Patterns.points(pattern, people.size, spacing: 1.2))
+            .map { |person, (a, b)| [person, spot(a + x, b + y)] }
         end
         write(index, moment, count, spots.to_h)
       end
@@ -129,8 +191,19 @@ module App
       end
 
       def ends
-        opening = { "pose" => "A huddle in the middle, backs out, heads down", "starts" => "One breath, before any music", "place" => "centre", "level" => "standing", "facing" => 1 }
-        ending = { "picture" => "Everybody open to the queen", "held" => 4, "leaves" => "In the dark, Scouts and Builders left, the others right", "facing" => 1 }
+        opening = {
+          "pose" => "A huddle in the middle, backs out, heads down",
+          "starts" => "One breath, before any music",
+          "place" => "centre",
+          "level" => "standing",
+          "facing" => 1
+        }
+        ending = {
+          "picture" => "Everybody open to the queen",
+          "held" => 4,
+          "leaves" => "In the dark, Scouts and Builders left, the others right",
+          "facing" => 1
+        }
         @piece.update!(settings: @piece.settings.merge("opening" => opening, "ending" => ending))
       end
 
@@ -145,7 +218,11 @@ module App
 
       def away(name, week, day, last_week = week)
         person = @studio.people.find_by!(name:)
-        person.absences.create!(studio_id: @studio.id, from_date: @monday + (week * 7) + day, to_date: @monday + (last_week * 7) + day)
+        person.absences.create!(
+          studio_id: @studio.id,
+          from_date: @monday + (week * 7) + day,
+          to_date: @monday + (last_week * 7) + day
+        )
       end
 
       # The plan of five weeks ago was told and rehearsed; today's keeps what still stands of it.
@@ -155,8 +232,12 @@ module App
         Planning::Actions::Publish.new(first, began.to_time(:utc)).run
         History.new(@piece, first, @director, @studio.local(@now)).write
         @piece.reload
-        Planning::Actions::Publish.new(Planning::Actions::Make.new(@piece, @director, @studio.local(@now), way: "repair").run, @now).run
-        @studio.people.find_by!(name: "Ada Quill").person_links.create!(studio_id: @studio.id, token_digest: Records::Token.digest("demo-#{@studio.id}"))
+        Planning::Actions::Publish.new(
+          Planning::Actions::Make.new(@piece, @director, @studio.local(@now), way: "repair").run,
+          @now
+        ).run
+        @studio.people.find_by!(name: "Ada Quill").person_links
+          .create!(studio_id: @studio.id, token_digest: Records::Token.digest("demo-#{@studio.id}"))
       end
     end
   end

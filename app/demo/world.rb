@@ -10,7 +10,12 @@ module App
       ASSISTANT = "Perrin Slate"
       ROOMS = [["Long Room", 30, 150], ["Loft", 14, 60]].freeze
       # name => [tape, initials]
-      CHOREOGRAPHERS = { "Odalys Venn" => [1, "OV"], "Kwabena Thorpe" => [2, "KT"], "Mirela Dusk" => [3, "MD"], "Tamsin Okell" => [4, "TO"] }.freeze
+      CHOREOGRAPHERS = {
+        "Odalys Venn" => [1, "OV"],
+        "Kwabena Thorpe" => [2, "KT"],
+        "Mirela Dusk" => [3, "MD"],
+        "Tamsin Okell" => [4, "TO"]
+      }.freeze
       GROUPS = {
         "Scouts" => ["Ada Quill", "Bram Oakes", "Cleo Marsh", "Dov Lindley", "Esi Rowan", "Finn Tallow", "Gita Ferris"],
         "Nurses" => ["Hal Brook", "Ines Copper", "Jory Swift", "Kit Larder", "Lumi Ash", "Maro Reed"],
@@ -21,7 +26,16 @@ module App
 
       WINGS = "Ninety Thousand Wings"
       WINGS_TEMPO = [[1, 112], [281, 108], [361, 126]].freeze
-      WINGS_FORM = [["intro", 48], ["verse", 104], ["chorus", 88], ["verse", 80], ["bridge", 40], ["chorus", 80], ["verse", 48], ["outro", 52]].freeze
+      WINGS_FORM = [
+        ["intro", 48],
+        ["verse", 104],
+        ["chorus", 88],
+        ["verse", 80],
+        ["bridge", 40],
+        ["chorus", 80],
+        ["verse", 48],
+        ["outro", 52]
+      ].freeze
       WINGS_LINES = <<~LINES
         Overwinter, 6 eights, Odalys Venn
         First Flight, 7 eights, Kwabena Thorpe
@@ -36,16 +50,22 @@ module App
         New Queen, 6 eights + 4, Odalys Venn
       LINES
 
-      # name => facts beside length and teacher. parts: group => counts after the start, or these and the counts it holds afterwards.
+      # name => facts beside length and teacher. parts: group => counts after the start, or these and the counts it
+      # holds afterwards.
       WINGS_FACTS = {
-        "Overwinter" => { method_preset: "layered", hazards: %w[floor_work low_light], difficulty: 0.9, note: "Huddle in the cold; breath starts it." },
+        "Overwinter" => { method_preset: "layered", hazards: %w[floor_work low_light], difficulty: 0.9,
+note: "Huddle in the cold; breath starts it." },
         "First Flight" => { method_preset: "many_passes", hazards: %w[jump run], difficulty: 1.1 },
-        "Waggle Line" => { method_preset: "many_passes", hazards: [], difficulty: 1.0, note: "The line points where the flowers are." },
+        "Waggle Line" => { method_preset: "many_passes", hazards: [], difficulty: 1.0,
+note: "The line points where the flowers are." },
         "Comb" => { method_preset: "drill", hazards: [], difficulty: 0.9, parts: { "Nurses" => 0, "Builders" => 0 } },
-        "Smoke" => { method_preset: "layered", hazards: %w[knee_drop prop], difficulty: 1.0, bring: "grey cloths, knee pads", parts: { "Scouts" => 0, "Foragers" => 0 } },
+        "Smoke" => { method_preset: "layered", hazards: %w[knee_drop prop], difficulty: 1.0,
+bring: "grey cloths, knee pads", parts: { "Scouts" => 0, "Foragers" => 0 } },
         "Drift" => { method_preset: "drill", hazards: %w[spin], difficulty: 0.8, fidelity: "loose" },
-        "Swarm" => { method_preset: "many_passes", hazards: %w[run jump], difficulty: 1.3, parts: { "Scouts" => [0, 8], "Nurses" => [4, 4], "Foragers" => [8, 0], "Builders" => [0, 8] } },
-        "New Queen" => { method_preset: "layered", hazards: %w[lift], difficulty: 1.0, note: "The lift is taught on mats first." }
+        "Swarm" => { method_preset: "many_passes", hazards: %w[run jump], difficulty: 1.3,
+parts: { "Scouts" => [0, 8], "Nurses" => [4, 4], "Foragers" => [8, 0], "Builders" => [0, 8] } },
+        "New Queen" => { method_preset: "layered", hazards: %w[lift], difficulty: 1.0,
+note: "The lift is taught on mats first." }
       }.freeze
 
       MARKET = "Market Day"
@@ -57,7 +77,18 @@ module App
         Closing Time, 6 eights + 4, Mirela Dusk
         Rain Break, 4 eights, not placed
       LINES
-      MARKET_CAST = ["Agnes Pool", "Bertil Stone", "Corin Vale", "Dita Marsh", "Edda Lowe", "Falk Reed", "Greta Mould", "Hew Carter", "Isolde Finch", "Jonas Wick"].freeze
+      MARKET_CAST = [
+        "Agnes Pool",
+        "Bertil Stone",
+        "Corin Vale",
+        "Dita Marsh",
+        "Edda Lowe",
+        "Falk Reed",
+        "Greta Mould",
+        "Hew Carter",
+        "Isolde Finch",
+        "Jonas Wick"
+      ].freeze
 
       LANTERNS = "Salt and Lanterns"
       LANTERNS_LINES = <<~LINES

@@ -14,7 +14,16 @@ module App
         app.allow(:anyone, get: "/sign-in") { page "doors/sign_in", Pages::SignIn.new, layout: :plain }
         app.allow :anyone, post: "/sign-in" do
           result = Actions::SignIn.new(params["email"], params["password"], Shared::Clock.now).run
-          next page("doors/sign_in", Pages::SignIn.new(email: params["email"], error: result.errors[:base]), layout: :plain, status: 422) unless result.ok?
+          unless result.ok?
+            next(
+              page(
+                "doors/sign_in",
+                Pages::SignIn.new(email: params["email"], error: result.errors[:base]),
+                layout: :plain,
+                status: 422
+              )
+            )
+          end
 
           redirect sign_in(result.value) || "/"
         end
@@ -35,17 +44,24 @@ module App
       end
 
       def self.lost_password(app)
-        app.allow(:anyone, get: "/forgot") { page "doors/forgot", Shared::Plain.new(title: t("sign_in.forgot")), layout: :plain, sent: false }
+        app.allow(:anyone, get: "/forgot") do
+          page "doors/forgot", Shared::Plain.new(title: t("sign_in.forgot")), layout: :plain, sent: false
+        end
         app.allow :anyone, post: "/forgot" do
           Actions::ForgotPassword.new(params["email"], Shared::Clock.now).run
           page "doors/forgot", Shared::Plain.new(title: t("sign_in.forgot")), layout: :plain, sent: true
         end
-        app.allow(:anyone, get: "/reset/:token") { page "doors/reset", Pages::Reset.new(params["token"], Shared::Clock.now), layout: :plain }
+        app.allow(:anyone, get: "/reset/:token") do
+          page "doors/reset", Pages::Reset.new(params["token"], Shared::Clock.now), layout: :plain
+        end
         app.allow :anyone, post: "/reset/:token" do
           result = Actions::ResetPassword.new(params["token"], params["password"], Shared::Clock.now).run
           next redirect(sign_in(result.value) || "/") if result.ok?
 
-          page "doors/reset", Pages::Reset.new(params["token"], Shared::Clock.now, error: result.errors.values.first), layout: :plain, status: 422
+          page "doors/reset",
+               Pages::Reset.new(params["token"], Shared::Clock.now, error: result.errors.values.first),
+               layout: :plain,
+               status: 422
         end
       end
 
@@ -54,8 +70,18 @@ module App
           page "doors/invitation", Pages::Invitation.new(params["token"], Shared::Clock.now), layout: :plain
         end
         app.allow :anyone, post: "/invitation/:token" do
-          result = Actions::AcceptInvitation.new(params["token"], params["name"], params["password"], Shared::Clock.now).run
-          next page("doors/invitation", Pages::Invitation.new(params["token"], Shared::Clock.now, name: params["name"], errors: result.errors), layout: :plain, status: 422) unless result.ok?
+          result =
+            Actions::AcceptInvitation.new(params["token"], params["name"], params["password"], Shared::Clock.now).run
+          unless result.ok?
+            next(
+              page(
+                "doors/invitation",
+                Pages::Invitation.new(params["token"], Shared::Clock.now, name: params["name"], errors: result.errors),
+                layout: :plain,
+                status: 422
+              )
+            )
+          end
 
           sign_in(result.value.account, studio: result.value.studio)
           redirect "/"

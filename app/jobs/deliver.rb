@@ -19,8 +19,14 @@ module App
       private
 
       def build(row)
-        ::Mail.new(to: row.recipient, from: "Join Chain <no-reply@#{URI(Settings.app_url).host}>", subject: row.subject, body: row.body,
-                   charset: "UTF-8", message_id: "<join-chain-#{row.id}@#{URI(Settings.app_url).host}>")
+        ::Mail.new(
+          to: row.recipient,
+          from: "Join Chain <no-reply@#{URI(Settings.app_url).host}>",
+          subject: row.subject,
+          body: row.body,
+          charset: "UTF-8",
+          message_id: "<join-chain-#{row.id}@#{URI(Settings.app_url).host}>"
+        )
       end
 
       def keep(row, message)
@@ -31,7 +37,14 @@ module App
 
       def deliver(message)
         uri = URI(Settings.smtp)
-        message.delivery_method(:smtp, address: uri.host, port: uri.port || 587, user_name: plain(uri.user), password: plain(uri.password), enable_starttls_auto: true)
+        message.delivery_method(
+          :smtp,
+          address: uri.host,
+          port: uri.port || 587,
+          user_name: plain(uri.user),
+          password: plain(uri.password),
+          enable_starttls_auto: true
+        )
         message.deliver!
       end
 

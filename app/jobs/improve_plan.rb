@@ -2,8 +2,9 @@
 
 module App
   module Jobs
-    # Goes on looking for a better plan than the first one, and puts it in its place where nobody has touched or told that
-    # one meanwhile. Progress is kept on the plan's row; whoever asks to stop is heard there. Running it again is harmless.
+    # Goes on looking for a better plan than the first one, and puts it in its place where nobody has touched or told
+    # that one meanwhile. Progress is kept on the plan's row; whoever asks to stop is heard there. Running it again is
+    # harmless.
     class ImprovePlan < Que::Job
       EFFORT = "long"
       EVERY = 0.5
@@ -24,7 +25,13 @@ module App
         piece = @row.piece
         draft = Reading::PlanDraft.new(piece, piece.studio.local(Shared::Clock.now))
         maker = Planning::Actions::Make.new(piece, nil, draft.now, way: @row.search["way"], effort: EFFORT, draft:)
-        plan = maker.solve(stop: -> { stop? }, progress: ->(unplaced, ready, share) { note("unplaced" => unplaced, "ready" => draft.problem.windows[ready]&.date, "share" => share) })
+        plan =
+          maker.solve(
+            stop: -> { stop? },
+            progress: lambda do |unplaced, ready, share|
+              note("unplaced" => unplaced, "ready" => draft.problem.windows[ready]&.date, "share" => share)
+            end
+          )
         made = Planning::Actions::PlanWithReviews.new(draft, maker.repaired(plan))
         found = better?(made.plan) && take(maker.saving(made))
         note("state" => "done", "better" => found, "share" => 1)
@@ -53,7 +60,9 @@ module App
 
       def note(facts)
         @row.reload
-        @row.update_columns(search: @row.search.merge(facts)) unless @row.search["state"] == "stopping" && facts["state"].nil?
+        return if @row.search["state"] == "stopping" && facts["state"].nil?
+
+        @row.update_columns(search: @row.search.merge(facts))
       end
     end
   end

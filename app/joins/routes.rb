@@ -22,10 +22,22 @@ module App
 
       def self.mending(app)
         app.allow :member, get: "/pieces/:piece/joins/:index/mend" do
-          page "joins/mend", found_page(Pages::Mend, index: number(params["index"]), number: number(params["n"]), **Routes.wanted(params))
+          page "joins/mend",
+               found_page(
+                 Pages::Mend,
+                 index: number(params["index"]),
+                 number: number(params["n"]),
+                 **Routes.wanted(params)
+               )
         end
         app.allow :director, :choreographer, post: "/pieces/:piece/joins/:index/mend" do
-          shown = found_page(Pages::Mend, index: number(params["index"]), number: number(params["n"]), **Routes.wanted(params))
+          shown =
+            found_page(
+              Pages::Mend,
+              index: number(params["index"]),
+              number: number(params["n"]),
+              **Routes.wanted(params)
+            )
           permit Steps::Policy, piece.sections.find(shown.order.links[shown.mend.link - 1].section.id), :edit?
           result = Actions::Mend.new(piece, shown, params, account, today).run
           say(result.ok? ? t("mends.done", text: shown.text) : result.errors[:base], undo: result.value)
@@ -38,7 +50,15 @@ module App
           permit Piece::Policy, piece, :tick?
           shown = found_page(Pages::Show, index: number(params["index"]))
           result = Actions::Agree.new(piece, shown.standing, params, account, today).run
-          next page("joins/show", piece_page(Pages::Show, index: shown.index, errors: result.errors, typed: params), status: 422) unless result.ok?
+          unless result.ok?
+            next(
+              page(
+                "joins/show",
+                piece_page(Pages::Show, index: shown.index, errors: result.errors, typed: params),
+                status: 422
+              )
+            )
+          end
 
           say t(params["withdraw"] ? "joins.taken_back" : "joins.agreed", count: result.value)
           redirect "/pieces/#{piece.id}/joins/#{shown.index}"
@@ -57,7 +77,9 @@ module App
           permit Piece::Policy, piece, :direct?
           which = %w[opening ending].find { |each| each == params["which"] } || halt(404)
           result = Actions::SaveEnds.new(piece, which, params).run
-          next page("joins/index", piece_page(Pages::Index, errors: result.errors, typed: params), status: 422) unless result.ok?
+          unless result.ok?
+            next page("joins/index", piece_page(Pages::Index, errors: result.errors, typed: params), status: 422)
+          end
 
           say t("joins.ends_saved")
           redirect "/pieces/#{piece.id}/joins##{which}"

@@ -11,7 +11,11 @@ module App
         app.allow :member, get: "/pieces/:piece/cell" do
           cell = Pages::CellLog.new(piece, number(params["person"]), params["item"], today:)
           halt 404 unless cell.found?
-          params["bare"] ? erb(:"learning/_cell_log", layout: false, locals: { cell: }) : page("learning/cell", piece_page(Pages::Cell, cell:))
+          if params["bare"]
+            erb(:"learning/_cell_log", layout: false, locals: { cell: })
+          else
+            page("learning/cell", piece_page(Pages::Cell, cell:))
+          end
         end
         ticking(app)
       end
@@ -19,7 +23,16 @@ module App
       def self.ticking(app)
         app.allow :member, post: "/pieces/:piece/ticks" do
           permit Piece::Policy, piece, :tick?
-          sent = wants_json? ? json_body : { "cells" => ["#{params['person']}:#{params['item']}"], "rung" => params["rung"], "kind" => params["kind"] }
+          sent =
+            if wants_json?
+              json_body
+            else
+              {
+                "cells" => ["#{params['person']}:#{params['item']}"],
+                "rung" => params["rung"],
+                "kind" => params["kind"]
+              }
+            end
           result = Actions::RecordTicks.new(piece, account, sent, today).run
           next json(result.ok? ? { cells: result.value } : result.errors, result.ok? ? 200 : 422) if wants_json?
 
@@ -31,7 +44,8 @@ module App
           cells = Actions::TakeBack.new(find(piece.ledger_entries), account, today).run
           next json({ cells: }) if wants_json?
 
-          redirect "/pieces/#{piece.id}/cell?#{Rack::Utils.build_query(person: cells.first[:person], item: cells.first[:item])}"
+          redirect "/pieces/#{piece.id}/cell?#{Rack::Utils.build_query(person: cells.first[:person],
+item: cells.first[:item])}"
         end
       end
     end

@@ -9,7 +9,11 @@ module App
         return params["text"].to_s unless file.is_a?(Hash) && file[:tempfile]&.size&.positive?
 
         raw = file[:tempfile].read.force_encoding(Encoding::UTF_8)
-        raw.valid_encoding? ? raw : raw.force_encoding(Encoding::Windows_1252).encode(Encoding::UTF_8, invalid: :replace, undef: :replace)
+        if raw.valid_encoding?
+          raw
+        else
+          raw.force_encoding(Encoding::Windows_1252).encode(Encoding::UTF_8, invalid: :replace, undef: :replace)
+        end
       end
     end
   end

@@ -13,10 +13,14 @@ module App
           say t("people.added", name: result.value.name)
           redirect "/people"
         end
-        app.allow(:member, get: "/people/:id") { page "people/show", Pages::Show.new(find(studio.people), member, today, link: session.delete("shown_link")) }
+        app.allow(:member, get: "/people/:id") do
+          page "people/show", Pages::Show.new(find(studio.people), member, today, link: session.delete("shown_link"))
+        end
         app.allow :director, post: "/people/:id" do
           result = Actions::Save.new(studio, find(studio.people), params).run
-          next page("people/show", Pages::Show.new(result.value, member, today, errors: result.errors), status: 422) unless result.ok?
+          unless result.ok?
+            next page("people/show", Pages::Show.new(result.value, member, today, errors: result.errors), status: 422)
+          end
 
           say t("people.saved", name: result.value.name)
           redirect "/people/#{result.value.id}"
@@ -29,7 +33,15 @@ module App
         app.allow :director, :assistant, post: "/people/:id/absences" do
           person = find(studio.people)
           result = Actions::AddAbsence.new(person, params).run
-          next page("people/show", Pages::Show.new(person, member, today, errors: result.errors, typed: params), status: 422) unless result.ok?
+          unless result.ok?
+            next(
+              page(
+                "people/show",
+                Pages::Show.new(person, member, today, errors: result.errors, typed: params),
+                status: 422
+              )
+            )
+          end
 
           redirect "/people/#{person.id}#dates"
         end
@@ -61,7 +73,8 @@ module App
         app.allow :director, post: "/people/:id/archive" do
           person = find(studio.people)
           person.update!(archived_at: person.archived_at ? nil : Shared::Clock.now)
-          say t(person.archived_at ? "people.archived" : "people.back", name: person.name), undo: ("/people/#{person.id}/archive" if person.archived_at)
+          say t(person.archived_at ? "people.archived" : "people.back", name: person.name),
+              undo: ("/people/#{person.id}/archive" if person.archived_at)
           redirect "/people"
         end
       end

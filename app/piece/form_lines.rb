@@ -24,7 +24,9 @@ module App
         [match[:name][0, 40], counts] if counts&.between?(1, 4000)
       end
 
-      def said(text) = Core::Piece::LengthText.parse(text)&.then { |rows| rows.sum if rows.size <= Core::Piece::LengthText::MOST }
+      def said(text)
+        Core::Piece::LengthText.parse(text)&.then { |rows| rows.sum if rows.size <= Core::Piece::LengthText::MOST }
+      end
 
       def find_error
         return I18n.t("music.faults.form_many", most: MOST) if @parts.size > MOST

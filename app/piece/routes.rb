@@ -14,7 +14,9 @@ module App
         app.allow(:director, get: "/pieces/new") { page "piece/new", Pages::New.new(studio) }
         app.allow :director, post: "/pieces/preview" do
           headers "x-sequence" => params["sequence"].to_s[0, 12]
-          erb :"piece/_structure_preview", layout: false, locals: { preview: Pages::StructurePreview.of(studio, params) }
+          erb :"piece/_structure_preview",
+              layout: false,
+              locals: { preview: Pages::StructurePreview.of(studio, params) }
         end
         app.allow :director, post: "/pieces" do
           action = Actions::Create.new(member, params)
@@ -29,7 +31,8 @@ module App
         app.allow :director, post: "/pieces/:piece/archive" do
           permit Policy, piece, :archive?
           piece.update!(archived_at: piece.archived? ? nil : Shared::Clock.now)
-          say t(piece.archived? ? "pieces.archived" : "pieces.back", title: piece.title), undo: ("/pieces/#{piece.id}/archive" if piece.archived?)
+          say t(piece.archived? ? "pieces.archived" : "pieces.back", title: piece.title),
+              undo: ("/pieces/#{piece.id}/archive" if piece.archived?)
           redirect "/"
         end
       end
@@ -39,7 +42,9 @@ module App
         app.allow :director, post: "/pieces/:piece/music" do
           permit Policy, piece, :direct?
           result = Actions::SaveMusic.new(piece, params, account).run
-          next page("piece/music", piece_page(Pages::Music, typed: params, errors: result.errors), status: 422) unless result.ok?
+          unless result.ok?
+            next page("piece/music", piece_page(Pages::Music, typed: params, errors: result.errors), status: 422)
+          end
 
           say(params["cut"] ? t("music.cut_taken", count: result.value) : t("music.saved"))
           redirect "/pieces/#{piece.id}/music"
@@ -47,7 +52,9 @@ module App
         app.allow :director, post: "/pieces/:piece/music/cut" do
           permit Policy, piece, :direct?
           action = Actions::SaveMusic.new(piece, params, account)
-          next page("piece/music", piece_page(Pages::Music, typed: params, errors: action.faults), status: 422) if action.faults.any?
+          if action.faults.any?
+            next page("piece/music", piece_page(Pages::Music, typed: params, errors: action.faults), status: 422)
+          end
 
           page "piece/music_cut", piece_page(Pages::MusicCut, typed: params, track: action.cut_track)
         end

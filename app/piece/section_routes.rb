@@ -13,7 +13,15 @@ module App
           permit Steps::Policy, section, :edit?
           result = Actions::SaveSection.new(section, params, member).run
           code = result.value == :conflict ? 409 : 422
-          next page("piece/section", piece_page(Pages::Section, section: find(piece.sections), typed: params, result:), status: code) unless result.ok?
+          unless result.ok?
+            next(
+              page(
+                "piece/section",
+                piece_page(Pages::Section, section: find(piece.sections), typed: params, result:),
+                status: code
+              )
+            )
+          end
 
           say t("sections.saved", name: section.name)
           redirect "/pieces/#{piece.id}/sections/#{section.id}"
@@ -33,7 +41,8 @@ module App
           permit Policy, piece, :tick?
           correction = find(studio.corrections.where(section_id: piece.sections.ids))
           correction.update!(settled_at: correction.settled_at ? nil : Shared::Clock.now)
-          say t(correction.settled_at ? "corrections.settled" : "corrections.back"), undo: ("/pieces/#{piece.id}/corrections/#{correction.id}/settle" if correction.settled_at)
+          say t(correction.settled_at ? "corrections.settled" : "corrections.back"),
+              undo: ("/pieces/#{piece.id}/corrections/#{correction.id}/settle" if correction.settled_at)
           redirect "/pieces/#{piece.id}/steps?section=#{correction.section_id}"
         end
       end

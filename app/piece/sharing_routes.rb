@@ -5,7 +5,9 @@ module App
     # Two ways to share a piece out among teachers; a cut can be moved before one is taken.
     module SharingRoutes
       def self.registered(app)
-        app.allow(:director, get: "/pieces/:piece/sharing") { page "piece/sharing", piece_page(Pages::Sharing, asked: params) }
+        app.allow(:director, get: "/pieces/:piece/sharing") do
+          page "piece/sharing", piece_page(Pages::Sharing, asked: params)
+        end
         app.allow :director, post: "/pieces/:piece/sharing" do
           permit Policy, piece, :direct?
           result = Actions::TakeSharing.new(piece, params, account).run

@@ -14,7 +14,15 @@ module App
         app.allow :director, post: "/pieces/:piece/structure" do
           permit Policy, piece, :direct?
           result = Actions::SaveStructure.new(piece, params, account).run
-          next page("piece/structure", piece_page(Pages::Structure, typed: params, result:), status: result.value == :conflict ? 409 : 422) unless result.ok?
+          unless result.ok?
+            next(
+              page(
+                "piece/structure",
+                piece_page(Pages::Structure, typed: params, result:),
+                status: result.value == :conflict ? 409 : 422
+              )
+            )
+          end
 
           say t("structure.saved"), undo: result.value
           redirect "/pieces/#{piece.id}"

@@ -4,10 +4,14 @@ module App
   module Piece
     # Tempi typed a line each: "112", then "from 129: 96" (from count 129, 96 beats a minute).
     class TempoLines
-      LINE = /\A(?:from\s+(?:count\s+)?(?<count>\d{1,5})\s*[:,]?\s+)?(?<bpm>\d{2,3}(?:\.\d{1,2})?)(?:\s*(?:bpm|beats a minute))?\z/i
+      LINE =
+        /\A(?:from\s+(?:count\s+)?(?<count>\d{1,5})\s*[:,]?\s+)?(?<bpm>\d{2,3}(?:\.\d{1,2})?)(?:\s*(?:bpm|beats a minute))?\z/i
       attr_reader :error
 
-      def self.render(changes) = changes.map { |count, bpm| count == 1 ? plain(bpm) : "from #{count}: #{plain(bpm)}" }.join("\n")
+      def self.render(changes)
+        changes.map { |count, bpm| count == 1 ? plain(bpm) : "from #{count}: #{plain(bpm)}" }.join("\n")
+      end
+
       def self.plain(bpm) = bpm == bpm.to_i ? bpm.to_i.to_s : bpm.to_s
 
       def initialize(text)

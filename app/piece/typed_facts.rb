@@ -19,9 +19,14 @@ module App
       end
 
       def errors
-        { title: (:title unless title.length.between?(1, 80)), show_date: (:show_date if show_date.nil? && !blank?("show_date")),
-          length: (:length unless blank?("length") || length&.between?(1, 35_999)), bpm: (:bpm unless blank?("bpm") || bpm&.between?(20, 400)) }
-          .compact.transform_values { |key| I18n.t("pieces.faults.#{key}") }
+        {
+          title: (:title unless title.length.between?(1, 80)),
+          show_date: (:show_date if show_date.nil? && !blank?("show_date")),
+          length: (:length unless blank?("length") || length&.between?(1, 35_999)),
+          bpm: (:bpm unless blank?("bpm") || bpm&.between?(20, 400))
+        }.compact.transform_values do |key|
+          I18n.t("pieces.faults.#{key}")
+        end
       end
 
       private

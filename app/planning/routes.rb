@@ -46,7 +46,9 @@ module App
 
       def self.comparing(app)
         app.allow(:director, get: "/pieces/:piece/plan/schools") { page "planning/schools", piece_page(Pages::Schools) }
-        app.allow(:director, get: "/pieces/:piece/plan/what-if") { page "planning/what_if", piece_page(Pages::WhatIf, asked: params) }
+        app.allow(:director, get: "/pieces/:piece/plan/what-if") do
+          page "planning/what_if", piece_page(Pages::WhatIf, asked: params)
+        end
         app.allow :director, post: "/pieces/:piece/plan/what-if" do
           permit Piece::Policy, piece, :direct?
           variation = Reading::WhatIfChange.new(piece, params)
@@ -57,7 +59,9 @@ module App
           say t("what_if.taken")
           redirect "/pieces/#{piece.id}/plan"
         end
-        app.allow(:director, get: "/pieces/:piece/plan/again") { page "planning/replanning", piece_page(Pages::Replanning) }
+        app.allow(:director, get: "/pieces/:piece/plan/again") do
+          page "planning/replanning", piece_page(Pages::Replanning)
+        end
         app.allow :director, post: "/pieces/:piece/plan/again" do
           permit Piece::Policy, piece, :direct?
           way = %w[repair anew].find { |each| each == params["way"] } || halt(404)
@@ -74,7 +78,9 @@ module App
         app.allow :director, post: "/pieces/:piece/plans/:id/stop" do
           permit Piece::Policy, piece, :direct?
           plan = find(piece.plans)
-          plan.update_columns(search: plan.search.merge("state" => "stopping")) if %w[waiting running].include?(plan.search["state"])
+          if %w[waiting running].include?(plan.search["state"])
+            plan.update_columns(search: plan.search.merge("state" => "stopping"))
+          end
           wants_json? ? json(plan.search) : redirect("/pieces/#{piece.id}/plan")
         end
       end
@@ -84,7 +90,8 @@ module App
           permit Piece::Policy, piece, :direct?
           sent = wants_json? ? json_body : params
           slot = find(studio.slots.where(plan_id: piece.latest_plan&.id).work)
-          result = Actions::MoveSlot.new(slot, find(studio.rehearsals.standing, sent["rehearsal"]), account, local_now).run
+          result =
+            Actions::MoveSlot.new(slot, find(studio.rehearsals.standing, sent["rehearsal"]), account, local_now).run
           next json(result.ok? ? { moved: true } : result.errors, result.ok? ? 200 : 422) if wants_json?
 
           say(result.ok? ? t("moves.done") : result.errors[:base])

@@ -14,7 +14,11 @@ module App
       def join = held.join
       def index = join.index
       def open = held.open
-      def agreement = @agreement ||= (@snapshot.agreements[join.key] if @snapshot.agreements[join.key]&.kind == "agreed")
+
+      def agreement
+        @agreement ||= (@snapshot.agreements[join.key] if @snapshot.agreements[join.key]&.kind == "agreed")
+      end
+
       def changed = @changed ||= agreement ? told.changed(held.seam) : []
       def agreed? = !agreement.nil? && changed.empty?
 

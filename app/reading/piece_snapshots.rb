@@ -31,7 +31,11 @@ module App
 
         def danced = memo(:walks) { Core::Piece::Danced.new(work, vocabulary: @vocabulary) }
         def stage = memo(:stage) { Records::Mapping::Floors.stage(@piece, work.order) }
-        def review = memo(:review) { Core::Joins::Review.new(work, vocabulary: @vocabulary, danced:, metres: stage.metres) }
+
+        def review
+          memo(:review) { Core::Joins::Review.new(work, vocabulary: @vocabulary, danced:, metres: stage.metres) }
+        end
+
         def lines = memo(:lines) { Core::Floor::LineChecks.new(work, danced:, cast:) }
 
         # The newest entry of every join's history: {join key => Records::Agreement}.

@@ -2,8 +2,8 @@
 
 module App
   module Reading
-    # What a plan does not know of: what happened to rehearsals, rooms and people since, and what there is to do now that it
-    # gives no time to. In sentences, what is wrong soonest first.
+    # What a plan does not know of: what happened to rehearsals, rooms and people since, and what there is to do now
+    # that it gives no time to. In sentences, what is wrong soonest first.
     class PlanConflicts
       MOST = 3
 
@@ -35,14 +35,22 @@ module App
 
       # [[task key, date], …] of slots in them.
       def lost
-        @lost ||= @plan.slots.work.joins(:rehearsal).where.not(rehearsals: { cancelled_at: nil }).where(rehearsals: { date: @draft.now.to_date.. }).pluck(:task_key, "rehearsals.date")
+        @lost ||=
+          @plan.slots.work.joins(:rehearsal)
+            .where.not(rehearsals: { cancelled_at: nil })
+            .where(rehearsals: { date: @draft.now.to_date.. })
+            .pluck(:task_key, "rehearsals.date")
       end
 
       def found = @found ||= Core::Planning::Upsets.new(@ahead.problem, @ahead.placements).all
       def standing = sentences(found)
 
       def sentences(upsets)
-        upsets.group_by { |upset| [date(upset), upset.kind, upset.room] }.sort_by { |key, _| key.map(&:to_s) }.map { |(date, kind, room), same| sentence(kind, date, room, same) }.uniq
+        upsets
+          .group_by { |upset| [date(upset), upset.kind, upset.room] }
+          .sort_by { |key, _| key.map(&:to_s) }
+          .map { |(date, kind, room), same| sentence(kind, date, room, same) }
+          .uniq
       end
 
       def sentence(kind, date, room, same)
@@ -52,7 +60,14 @@ module App
       end
 
       def said(kind, date, room, same, who)
-        t(kind, day: Shared::Dates.day(date), names: list(who.map { |id| name(id[1..].to_i) }.sort), count: who.size, room: rooms[room[1..].to_i], tasks: list(same.map { |upset| slots.fetch(upset.task).title }.uniq))
+        t(
+          kind,
+          day: Shared::Dates.day(date),
+          names: list(who.map { |id| name(id[1..].to_i) }.sort),
+          count: who.size,
+          room: rooms[room[1..].to_i],
+          tasks: list(same.map { |upset| slots.fetch(upset.task).title }.uniq)
+        )
       end
 
       # Dancers who are not in the piece any longer, and called.
@@ -72,19 +87,40 @@ module App
       # What is said already: it found no place, or lost it with a rehearsal.
       def known = @plan.result.fetch("unplaced", []).map { |task| task["task"] } + lost.map(&:first)
 
-      def lacking(kind, changes) = changes.key?(kind) ? [t(kind, tasks: list(changes[kind].map { |change| title(change.task) }.uniq))] : []
-      def short(changes) = changes.fetch(:short, []).sort_by { |change| -change.minutes }.first(MOST).map { |change| t(:short, tasks: title(change.task), minutes: change.minutes) }
+      def lacking(kind, changes)
+        changes.key?(kind) ? [t(kind, tasks: list(changes[kind].map { |change| title(change.task) }.uniq))] : []
+      end
+
+      def short(changes)
+        changes.fetch(:short, [])
+          .sort_by { |change| -change.minutes }
+          .first(MOST)
+          .map { |change| t(:short, tasks: title(change.task), minutes: change.minutes) }
+      end
 
       def uncalled(changes)
-        who = changes.fetch(:uncalled, []).flat_map { |change| change.who.map { |id| [id, change.task] } }.group_by(&:first)
-        who.group_by { |_, pairs| pairs.map(&:last) }.map { |tasks, people| t(:uncalled, names: list(people.map { |id, _| name(id) }.sort), count: people.size, tasks: list(tasks.map { |id| title(id) })) }
+        who =
+          changes.fetch(:uncalled, []).flat_map { |change| change.who.map { |id| [id, change.task] } }.group_by(&:first)
+        who
+          .group_by { |_, pairs| pairs.map(&:last) }
+          .map do |tasks, people|
+            t(
+              :uncalled,
+              names: list(people.map { |id, _| name(id) }.sort),
+              count: people.size,
+              tasks: list(tasks.map { |id| title(id) })
+            )
+          end
       end
 
       # {task key => [minutes ahead, dancers called]}. A review of what would be rusty comes and goes with the plan.
       def planned
-        @ahead.slots.reject { |slot| slot.kind == "review" && !titles.key?(slot.task_key) }.group_by(&:task_key).transform_values do |same|
-          [same.sum(&:minutes), same.flat_map { |slot| @ahead.called(slot, "dancer") }.uniq]
-        end
+        @ahead.slots
+          .reject { |slot| slot.kind == "review" && !titles.key?(slot.task_key) }
+          .group_by(&:task_key)
+          .transform_values do |same|
+            [same.sum(&:minutes), same.flat_map { |slot| @ahead.called(slot, "dancer") }.uniq]
+          end
       end
 
       def title(key) = titles[key] || @plan.slots.find { |slot| slot.task_key == key }&.title || key

@@ -2,8 +2,8 @@
 
 module App
   module Reading
-    # What a plan of a piece is made from: its tasks by a school, and the season as a problem. A variation changes one thing
-    # to see what it would do (see Variation).
+    # What a plan of a piece is made from: its tasks by a school, and the season as a problem. A variation changes one
+    # thing to see what it would do (see Variation).
     class PlanDraft
       Planning = Core::Planning
       private_constant :Planning
@@ -23,11 +23,21 @@ module App
       def season = @season ||= Records::Mapping::Seasons.new(piece, now:)
 
       def tasks
-        @tasks ||= Planning::Schools::ALL.fetch(school, Planning::Schools::AddOn).new(work, items:, progress:, estimate:, **wishes).tasks
+        @tasks ||=
+          Planning::Schools::ALL.fetch(school, Planning::Schools::AddOn)
+            .new(work, items:, progress:, estimate:, **wishes)
+            .tasks
       end
 
       def progress = snapshot.progress
-      def estimate = @estimate ||= Planning::Estimate.new(under_eleven: @studio.setting("under_eleven"), factors: Records::Mapping::Seasons.factors(@studio))
+
+      def estimate
+        @estimate ||=
+          Planning::Estimate.new(
+            under_eleven: @studio.setting("under_eleven"),
+            factors: Records::Mapping::Seasons.factors(@studio)
+          )
+      end
 
       def problem(**more)
         @problem ||= variation.problem(season.problem(tasks, hazards:))
@@ -38,13 +48,17 @@ module App
 
       # Names of people, tasks and rehearsals, for sentences.
       def names
-        @names ||= { **@studio.people.pluck(:id, :name).to_h { |id, name| [Records::Mapping::Seasons.person(id), name] }, **tasks.to_h { |task| [task.id, TaskTitles.of(task)] },
-                     **season.rehearsals.to_h { |rehearsal| ["w#{rehearsal.id}", Shared::Dates.day(rehearsal.date)] } }
+        @names ||= {
+          **@studio.people.pluck(:id, :name).to_h { |id, name| [Records::Mapping::Seasons.person(id), name] },
+          **tasks.to_h { |task| [task.id, TaskTitles.of(task)] },
+          **season.rehearsals.to_h { |rehearsal| ["w#{rehearsal.id}", Shared::Dates.day(rehearsal.date)] }
+        }
       end
 
       # Slots of the standing plan that lie behind us.
       def past_slots
-        @past_slots ||= plan ? plan.slots.includes(:slot_people, :rehearsal).select { |slot| behind?(slot.rehearsal) } : []
+        @past_slots ||=
+          plan ? plan.slots.includes(:slot_people, :rehearsal).select { |slot| behind?(slot.rehearsal) } : []
       end
 
       # The plan people were told, else the newest.
@@ -56,23 +70,38 @@ module App
 
       # Who was not there when something was taught, by the register: {item key => [person id]}.
       def missed
-        rows = Records::Attendance.joins("JOIN slots ON slots.rehearsal_id = attendances.rehearsal_id JOIN slot_people ON slot_people.slot_id = slots.id AND slot_people.person_id = attendances.person_id")
-                                  .where(studio_id: @studio.id, present: false, slots: { plan_id: plan&.id, kind: %w[learn make] }).distinct.pluck("slots.task_key", :person_id)
+        rows =
+          Records::Attendance
+            .joins(
+              "JOIN slots ON slots.rehearsal_id = attendances.rehearsal_id JOIN slot_people ON slot_people.slot_id = slots.id AND slot_people.person_id = attendances.person_id"
+            )
+            .where(studio_id: @studio.id, present: false, slots: { plan_id: plan&.id, kind: %w[learn make] })
+            .distinct
+            .pluck("slots.task_key", :person_id)
         rows.group_by { |key, _| key.delete_prefix("learn-") }.transform_values { |same| same.map(&:last) }
       end
 
-      def done_runs = plan ? plan.slots.where(kind: "run").includes(:rehearsal).count { |slot| behind?(slot.rehearsal) } : 0
+      def done_runs
+        plan ? plan.slots.where(kind: "run").includes(:rehearsal).count { |slot| behind?(slot.rehearsal) } : 0
+      end
 
       # What cleaning has been given already: {task key => minutes}.
       def held
-        rows = plan ? plan.slots.where(kind: "clean").includes(:rehearsal).select { |slot| behind?(slot.rehearsal) } : []
+        rows =
+          plan ? plan.slots.where(kind: "clean").includes(:rehearsal).select { |slot| behind?(slot.rehearsal) } : []
         rows.group_by(&:task_key).transform_values { |same| same.sum { |slot| slot.actual_minutes || slot.minutes } }
       end
 
       def behind?(rehearsal) = rehearsal.cancelled_at.nil? && season.past?(rehearsal)
 
       # How far each section has been taught: {section id => eights}.
-      def reached = Records::Teaching.where(studio_id: @studio.id, section_id: piece.sections.map(&:id)).order(:id).pluck(:section_id, :eights).to_h
+      def reached
+        Records::Teaching
+          .where(studio_id: @studio.id, section_id: piece.sections.map(&:id))
+          .order(:id)
+          .pluck(:section_id, :eights)
+          .to_h
+      end
 
       def wishes
         { runs: piece.setting("full_runs"), done_runs:, away: season.away_shares, cleaning: piece.setting("cleaning"),

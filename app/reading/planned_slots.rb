@@ -19,25 +19,47 @@ module App
       # Recap and music ahead, as the core has them.
       def ends
         windows = problem.windows.to_h { |window| [window.id, window] }
-        @plan.slots.where(kind: Records::Slot::ENDS, rehearsal_id: @season.open.map(&:id)).includes(:slot_people).filter_map do |slot|
-          window = windows["w#{slot.rehearsal_id}"] or next
-          people = slot.slot_people.group_by(&:role).transform_values { |called| called.map { |each| Records::Mapping::Seasons.person(each.person_id) } }
-          Planning::Bookends::Bookend.new(kind: slot.kind, window: window.id, start: slot.start_minute - window.start, minutes: slot.minutes, room: "r#{slot.room_id}",
-                                          dancers: people.fetch("dancer", []), choreographers: people.fetch("teacher", []), tasks: [])
-        end
+        @plan.slots
+          .where(kind: Records::Slot::ENDS, rehearsal_id: @season.open.map(&:id))
+          .includes(:slot_people)
+          .filter_map do |slot|
+            window = windows["w#{slot.rehearsal_id}"] or next
+            people =
+              slot.slot_people.group_by(&:role)
+                .transform_values { |called| called.map { |each| Records::Mapping::Seasons.person(each.person_id) } }
+            Planning::Bookends::Bookend.new(
+              kind: slot.kind,
+              window: window.id,
+              start: slot.start_minute - window.start,
+              minutes: slot.minutes,
+              room: "r#{slot.room_id}",
+              dancers: people.fetch("dancer", []),
+              choreographers: people.fetch("teacher", []),
+              tasks: []
+            )
+          end
       end
 
       # Ids of people called to a slot as "dancer" or "teacher".
       def called(slot, role) = people.fetch([slot.id, role], [])
 
-      def problem = @problem ||= @season.problem(slots.map { |slot| task(slot) }, hazards: @plan.piece.sections.flat_map(&:hazards).uniq)
+      def problem
+        @problem ||=
+          @season.problem(slots.map { |slot| task(slot) }, hazards: @plan.piece.sections.flat_map(&:hazards).uniq)
+      end
 
       # [Placement], as the slots lie.
       def placements
         windows = problem.windows.to_h { |window| [window.id, window] }
         slots.filter_map do |slot|
           window = windows["w#{slot.rehearsal_id}"] or next
-          Planning::Placement.new(task: PlannedSlots.id(slot), window: window.id, start: slot.start_minute - window.start, minutes: slot.minutes, room: "r#{slot.room_id}")
+          Planning::Placement.new(
+            task: PlannedSlots.id(slot),
+            window: window.id,
+            start: slot.start_minute - window.start,
+            minutes: slot.minutes,
+            room: "r#{slot.room_id}"
+          )
         end
       end
 
@@ -45,15 +67,27 @@ module App
 
       def task(slot)
         after, after_window = @plan.result.fetch("waits", {}).fetch(slot.task_key, [[], []])
-        Planning::Task.new(id: PlannedSlots.id(slot), kind: slot.kind, minutes: slot.minutes, dancers: called(slot, "dancer"), choreographers: called(slot, "teacher"),
-                           after: keyed(after), after_window: keyed(after_window), title: TaskTitles.edge(slot.task_key) || slot.title,
-                           sections: slot.section_ids, links: slot.from_link && (slot.from_link..slot.to_link).to_a)
+        Planning::Task.new(
+          id: PlannedSlots.id(slot),
+          kind: slot.kind,
+          minutes: slot.minutes,
+          dancers: called(slot, "dancer"),
+          choreographers: called(slot, "teacher"),
+          after: keyed(after),
+          after_window: keyed(after_window),
+          title: TaskTitles.edge(slot.task_key) || slot.title,
+          sections: slot.section_ids,
+          links: slot.from_link && (slot.from_link..slot.to_link).to_a
+        )
       end
 
       # Plain rows: a season has thousands.
       def people
-        @people ||= @plan.studio.slot_people.where(slot_id: slots.map(&:id)).order(:id).pluck(:slot_id, :role, :person_id)
-                         .group_by { |row| row.first(2) }.transform_values { |same| same.map(&:last) }
+        @people ||=
+          @plan.studio.slot_people.where(slot_id: slots.map(&:id)).order(:id)
+            .pluck(:slot_id, :role, :person_id)
+            .group_by { |row| row.first(2) }
+            .transform_values { |same| same.map(&:last) }
       end
 
       def keyed(keys) = slots.select { |slot| keys.include?(slot.task_key) }.map { |slot| PlannedSlots.id(slot) }

@@ -2,8 +2,8 @@
 
 module App
   module Reading
-    # What a studio's season was last changed at, in one small query: equal stamps, equal plans and rehearsals. A piece's own
-    # steps and ticks have their version in Snapshots.
+    # What a studio's season was last changed at, in one small query: equal stamps, equal plans and rehearsals. A
+    # piece's own steps and ticks have their version in Snapshots.
     module SeasonVersion
       QUERY = <<~SQL.squish
         SELECT (SELECT updated_at FROM studios WHERE id = $1), (SELECT max(id) FROM teachings WHERE studio_id = $1),
@@ -15,7 +15,8 @@ module App
                  WHERE slots.studio_id = $1 AND ((plans.replaced_at IS NULL AND plans.published_at IS NOT NULL) OR plans.id = $2))
       SQL
 
-      # plan: the one looked at beside those people were told; now: the studio's local time, as rehearsals that begin fall behind.
+      # plan: the one looked at beside those people were told; now: the studio's local time, as rehearsals that begin
+      # fall behind.
       def self.of(plan, now)
         binds = [plan.studio_id, plan.id, now.to_date, (now.hour * 60) + now.min]
         [plan.id, now.to_date, *Records::Base.connection.exec_query(QUERY, "season stamp", binds).rows.first]

@@ -4,7 +4,10 @@ module App
   module Reading
     # What a task is called on screens and call sheets.
     module TaskTitles
-      EDGES = { "join-#{Core::Learning::Item::OPENING}" => "opening", "join-#{Core::Learning::Item::ENDING}" => "ending" }.freeze
+      EDGES = {
+        "join-#{Core::Learning::Item::OPENING}" => "opening",
+        "join-#{Core::Learning::Item::ENDING}" => "ending"
+      }.freeze
 
       def self.of(task)
         case task.kind

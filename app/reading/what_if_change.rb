@@ -2,8 +2,8 @@
 
 module App
   module Reading
-    # One thing changed, to see what a plan would then be: another school, a rehearsal more or less, somebody free, fewer or
-    # more passes, another teacher of a section. It can also be done for good.
+    # One thing changed, to see what a plan would then be: another school, a rehearsal more or less, somebody free,
+    # fewer or more passes, another teacher of a section. It can also be done for good.
     class WhatIfChange
       KINDS = %w[school without extra freed passes teacher].freeze
       PASSES = { "fewer" => 0.8, "more" => 1.2 }.freeze
@@ -32,17 +32,35 @@ module App
 
       def text
         case kind
-        when "school" then I18n.t("schools.#{school}.name")
-        when "without" then I18n.t("what_if.without", day: Shared::Dates.day(rehearsal.date))
-        when "extra" then I18n.t("what_if.extra", day: Shared::Dates.day(Date.iso8601(extra.date)), from: @params["start"], to: @params["end"])
-        when "freed" then I18n.t("what_if.freed", name: person.name)
-        when "passes" then I18n.t("what_if.passes.#{@params['passes']}")
-        else I18n.t("what_if.teacher", section: section.name, name: teacher.name)
+        when "school"
+          I18n.t("schools.#{school}.name")
+        when "without"
+          I18n.t("what_if.without", day: Shared::Dates.day(rehearsal.date))
+        when "extra"
+          I18n.t(
+            "what_if.extra",
+            day: Shared::Dates.day(Date.iso8601(extra.date)),
+            from: @params["start"],
+            to: @params["end"]
+          )
+        when "freed"
+          I18n.t("what_if.freed", name: person.name)
+        when "passes"
+          I18n.t("what_if.passes.#{@params['passes']}")
+        else
+          I18n.t("what_if.teacher", section: section.name, name: teacher.name)
         end
       end
 
       def work(work)
-        return work.sections.reduce(work) { |changed, each| Core::Joins::Edit.section(changed, each.id) { |own| own.with(**passed(own)) } } if passes
+        if passes
+          return (
+            work.sections
+              .reduce(work) do |changed, each|
+                Core::Joins::Edit.section(changed, each.id) { |own| own.with(**passed(own)) }
+              end
+          )
+        end
         return work unless kind == "teacher" && valid?
 
         Core::Joins::Edit.section(work, section.id) { |each| each.with(choreographer: teacher.id) }
@@ -50,7 +68,9 @@ module App
 
       def problem(problem)
         return problem.with(windows: problem.windows.reject { |window| window.id == "w#{rehearsal.id}" }) if rehearsal
-        return problem.with(windows: (problem.windows + [extra]).sort_by { |window| [window.day, window.start] }) if extra
+        if extra
+          return problem.with(windows: (problem.windows + [extra]).sort_by { |window| [window.day, window.start] })
+        end
         return problem unless person
 
         problem.freed(Records::Mapping::Seasons.person(person.id))
@@ -59,12 +79,26 @@ module App
       # Does it for good (a school is the plan's own; passes are a wish of the piece).
       def accept
         case kind
-        when "school" then @piece.update!(settings: @piece.settings.merge("school" => school))
-        when "without" then rehearsal.update!(cancelled_at: Shared::Clock.now)
-        when "extra" then Rehearsals::Actions::Add.new(@studio, { "single" => extra.date, "start" => @params["start"], "end" => @params["end"], "rooms" => @studio.rooms.open.ids.map(&:to_s) }).run
-        when "freed" then free
-        when "passes" then @piece.sections.each { |row| row.update!(**passed(row)) }
-        else section.update!(choreographer: teacher)
+        when "school"
+          @piece.update!(settings: @piece.settings.merge("school" => school))
+        when "without"
+          rehearsal.update!(cancelled_at: Shared::Clock.now)
+        when "extra"
+          Rehearsals::Actions::Add.new(
+            @studio,
+            {
+              "single" => extra.date,
+              "start" => @params["start"],
+              "end" => @params["end"],
+              "rooms" => @studio.rooms.open.ids.map(&:to_s)
+            }
+          ).run
+        when "freed"
+          free
+        when "passes"
+          @piece.sections.each { |row| row.update!(**passed(row)) }
+        else
+          section.update!(choreographer: teacher)
         end
         @piece.reload.touch
       end
@@ -73,7 +107,10 @@ module App
 
       # What fewer or more passes make of a section (as a row or in the core): its difficulty, and minutes set by hand.
       def passed(section)
-        { difficulty: (section.difficulty * passes).clamp(0.7, 1.6).round(2), minutes: section.minutes && [(section.minutes * passes / 5).ceil * 5, 5].max }
+        {
+          difficulty: (section.difficulty * passes).clamp(0.7, 1.6).round(2),
+          minutes: section.minutes && [(section.minutes * passes / 5).ceil * 5, 5].max
+        }
       end
 
       def id(name) = @params[name].to_s[/\A\d{1,18}\z/] || -1
@@ -91,14 +128,21 @@ module App
       def extra
         return unless kind == "extra"
 
-        @extra ||= window if date && rooms.any? && [from, to].all? { |minute| minute && (minute % 5).zero? } && to - from > 60
+        @extra ||= window if date && rooms.any? && [from, to].all? { |minute| minute && (minute % 5).zero? } &&
+          to - from > 60
       end
 
       def window
         care = Records::Mapping::Seasons.care(@studio)
         start = from + care.warm_up_for(@piece.sections.flat_map(&:hazards).uniq)
         length = to - care.cool_down - start
-        Core::Planning::Window.new(id: "extra", date: date.iso8601, start:, finish: start + (length / 5 * 5), rooms: rooms.map { |room| ["r#{room.id}", room.capacity] })
+        Core::Planning::Window.new(
+          id: "extra",
+          date: date.iso8601,
+          start:,
+          finish: start + (length / 5 * 5),
+          rooms: rooms.map { |room| ["r#{room.id}", room.capacity] }
+        )
       end
 
       def rooms = @rooms ||= @studio.rooms.open.to_a

@@ -8,7 +8,15 @@ module App
         app.allow(:member, get: "/rehearsals") { page "rehearsals/index", Pages::Index.new(member, local_now) }
         app.allow :director, post: "/rehearsals" do
           result = Actions::Add.new(studio, params).run
-          next page("rehearsals/index", Pages::Index.new(member, local_now, errors: result.errors, typed: params), status: 422) unless result.ok?
+          unless result.ok?
+            next(
+              page(
+                "rehearsals/index",
+                Pages::Index.new(member, local_now, errors: result.errors, typed: params),
+                status: 422
+              )
+            )
+          end
 
           say t("rehearsals.added", count: result.value)
           redirect "/rehearsals"
@@ -22,14 +30,23 @@ module App
         end
         app.allow :director, post: "/rooms" do
           result = Actions::AddRoom.new(studio, params).run
-          next page("rehearsals/index", Pages::Index.new(member, local_now, errors: result.errors, typed: params), status: 422) unless result.ok?
+          unless result.ok?
+            next(
+              page(
+                "rehearsals/index",
+                Pages::Index.new(member, local_now, errors: result.errors, typed: params),
+                status: 422
+              )
+            )
+          end
 
           redirect "/rehearsals#rooms"
         end
         app.allow :director, post: "/rooms/:id/archive" do
           room = find(studio.rooms)
           room.update!(archived_at: room.archived_at ? nil : Shared::Clock.now)
-          say t(room.archived_at ? "rehearsals.room_gone" : "rehearsals.room_back", name: room.name), undo: ("/rooms/#{room.id}/archive" if room.archived_at)
+          say t(room.archived_at ? "rehearsals.room_gone" : "rehearsals.room_back", name: room.name),
+              undo: ("/rooms/#{room.id}/archive" if room.archived_at)
           redirect "/rehearsals#rooms"
         end
       end

@@ -10,7 +10,10 @@ module App
 
       # tag(:rect, x: 1, y: 2) or tag(:g, class: "x") { "inner" }; a text child goes through text().
       def tag(name, inner = nil, **attributes)
-        pairs = attributes.compact.map { |key, value| %( #{key.to_s.tr('_', '-')}="#{ERB::Util.html_escape(plain(value))}") }.join
+        pairs =
+          attributes.compact
+            .map { |key, value| %( #{key.to_s.tr('_', '-')}="#{ERB::Util.html_escape(plain(value))}") }
+            .join
         inner ? "<#{name}#{pairs}>#{inner}</#{name}>" : "<#{name}#{pairs}/>"
       end
 
@@ -18,7 +21,16 @@ module App
       def title(content) = tag(:title, ERB::Util.html_escape(content))
 
       def drawing(width, height, inner, label:, **attributes)
-        tag(:svg, title(label) + inner, xmlns: "http://www.w3.org/2000/svg", viewBox: "0 0 #{plain(width)} #{plain(height)}", width:, height:, role: "img", **attributes)
+        tag(
+          :svg,
+          title(label) + inner,
+          xmlns: "http://www.w3.org/2000/svg",
+          viewBox: "0 0 #{plain(width)} #{plain(height)}",
+          width:,
+          height:,
+          role: "img",
+          **attributes
+        )
       end
 
       # A number without useless digits.

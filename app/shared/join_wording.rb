@@ -6,7 +6,7 @@ module App
     class JoinWording
       def initialize(join, work, groups: {})
         @join = join
-        @mends = Core::Joins::MendWriter.new(work)
+        @mends = Core::Joins::MendWriter.new(work, say: I18n.method(:t))
         @groups = groups
       end
 
@@ -19,7 +19,14 @@ module App
       def sentence(finding)
         return special(finding) if %i[counts groups tempo repeat place].include?(finding.state)
 
-        I18n.t("joins.sentence", from: @join.leaving.name, left: leaving(finding), to: @join.entering.name, right: entering(finding), counts: counts(finding))
+        I18n.t(
+          "joins.sentence",
+          from: @join.leaving.name,
+          left: leaving(finding),
+          to: @join.entering.name,
+          right: entering(finding),
+          counts: counts(finding)
+        )
       end
 
       private
@@ -91,7 +98,11 @@ module App
         return I18n.t("joins.late", group: late, count: finding.leaving.value) if late
 
         early = finding.facts[:early].select { |_, counts| counts.positive? }
-        early.empty? ? I18n.t("joins.ends_together", count: finding.leaving.value) : early.map { |group, counts| I18n.t("joins.early", group: @groups.fetch(group, group), counts:) }.join(", ")
+        if early.empty?
+          I18n.t("joins.ends_together", count: finding.leaving.value)
+        else
+          early.map { |group, counts| I18n.t("joins.early", group: @groups.fetch(group, group), counts:) }.join(", ")
+        end
       end
 
       def hands(known)
@@ -104,16 +115,28 @@ module App
         from = @join.leaving.name
         to = @join.entering.name
         case finding.state
-        when :counts then I18n.t("joins.reasons.#{finding.reason}", from:, to:, **finding.facts.transform_values { |value| Amount.of(value.to_f) })
-        when :groups then I18n.t("joins.groups_apart", from:, left: leaving(finding), right: entering(finding))
-        when :tempo then I18n.t("joins.tempo_changes", from:, to:, left: leaving(finding), right: entering(finding))
-        when :repeat then I18n.t("joins.other_repeat", index: finding.leaving.value, others: finding.facts[:others].join(", "))
-        else place_sentence(finding, from, to)
+        when :counts
+          I18n.t(
+            "joins.reasons.#{finding.reason}",
+            from:,
+            to:,
+            **finding.facts.transform_values { |value| Amount.of(value.to_f) }
+          )
+        when :groups
+          I18n.t("joins.groups_apart", from:, left: leaving(finding), right: entering(finding))
+        when :tempo
+          I18n.t("joins.tempo_changes", from:, to:, left: leaving(finding), right: entering(finding))
+        when :repeat
+          I18n.t("joins.other_repeat", index: finding.leaving.value, others: finding.facts[:others].join(", "))
+        else
+          place_sentence(finding, from, to)
         end
       end
 
       def place_sentence(finding, from, to)
-        return I18n.t("joins.too_far", metres: finding.facts[:metres], counts: amount(finding.counts), to:) if finding.facts[:metres]
+        if finding.facts[:metres]
+          return I18n.t("joins.too_far", metres: finding.facts[:metres], counts: amount(finding.counts), to:)
+        end
 
         I18n.t("joins.sentence", from:, left: leaving(finding), to:, right: entering(finding), counts: "")
       end

@@ -12,7 +12,14 @@ module App
       def record(summary)
         number = (@piece.revisions.maximum(:number) || 0) + 1
         work = Formats::Piece::Writer.new(Records::Mapping::Works.load(@piece.studio.pieces.find(@piece.id))).to_h
-        @piece.revisions.create!(studio_id: @piece.studio_id, number:, account: @account, summary: summary[0, 200], work:, created_at: Clock.now)
+        @piece.revisions.create!(
+          studio_id: @piece.studio_id,
+          number:,
+          account: @account,
+          summary: summary[0, 200],
+          work:,
+          created_at: Clock.now
+        )
       end
     end
   end

@@ -18,7 +18,13 @@ module App
 
       def svg
         key = "lanes"
-        Drawing.drawing(@width, height, Tape.patterns([tape], key) + axis + rows(key) + marks, label: I18n.t("lines.label", name: @page.link.name), class: "lanes")
+        Drawing.drawing(
+          @width,
+          height,
+          Tape.patterns([tape], key) + axis + rows(key) + marks,
+          label: I18n.t("lines.label", name: @page.link.name),
+          class: "lanes"
+        )
       end
 
       private
@@ -35,7 +41,14 @@ module App
       def axis
         lines = (first..(last + 1)).select { |count| ((count - 1) % 8).zero? || count == last + 1 }
         lines.map do |count|
-          Drawing.tag(:line, x1: x(count), x2: x(count), y1: TOP - 6, y2: height - 6, class: count == 1 ? "start" : "eight") + (count > last ? "" : Drawing.text(count, x: x(count) + 3, y: 16, class: "count"))
+          Drawing.tag(
+            :line,
+            x1: x(count),
+            x2: x(count),
+            y1: TOP - 6,
+            y2: height - 6,
+            class: count == 1 ? "start" : "eight"
+          ) + (count > last ? "" : Drawing.text(count, x: x(count) + 3, y: 16, class: "count"))
         end.join
       end
 
@@ -44,32 +57,62 @@ module App
       def row(group, index, key)
         dim = @page.person && !@page.own_groups.include?(group.id)
         lanes = @page.lanes.by_group.fetch(group.id, [])
-        Drawing.tag(:g, Drawing.text(group.name, x: 0, y: y(index) + 23, class: "group-name") + lanes.map { |lane| lane(lane, index, key) }.join, class: dim ? "dim" : nil)
+        Drawing.tag(
+          :g,
+          Drawing.text(group.name, x: 0, y: y(index) + 23, class: "group-name") +
+            lanes.map { |lane| lane(lane, index, key) }.join,
+          class: dim ? "dim" : nil
+        )
       end
 
       def lane(lane, index, key)
         left = x(lane.from) + 1
         long = ((lane.to - lane.from + 1) * scale) - 2
-        tip = Drawing.title(I18n.t("lines.lane", doing: I18n.t("lines.doing.#{lane.doing}"), from: lane.from, to: lane.to))
+        tip =
+          Drawing.title(I18n.t("lines.lane", doing: I18n.t("lines.doing.#{lane.doing}"), from: lane.from, to: lane.to))
         case lane.doing
-        when :moving then Drawing.tag(:rect, tip, x: left, y: y(index) + 7, width: long, height: 24, rx: 3, fill: Tape.fill(tape, key), class: "moving")
-        when :holding then Drawing.tag(:rect, tip, x: left, y: y(index) + 16, width: long, height: 6, rx: 3, class: "holding")
-        when :free then Drawing.tag(:rect, tip, x: left, y: y(index) + 8, width: long, height: 22, rx: 3, class: "free")
-        else Drawing.tag(:line, tip, x1: left, x2: left + long, y1: y(index) + 19, y2: y(index) + 19, class: "off")
+        when :moving
+          Drawing.tag(
+            :rect,
+            tip,
+            x: left,
+            y: y(index) + 7,
+            width: long,
+            height: 24,
+            rx: 3,
+            fill: Tape.fill(tape, key),
+            class: "moving"
+          )
+        when :holding
+          Drawing.tag(:rect, tip, x: left, y: y(index) + 16, width: long, height: 6, rx: 3, class: "holding")
+        when :free
+          Drawing.tag(:rect, tip, x: left, y: y(index) + 8, width: long, height: 22, rx: 3, class: "free")
+        else
+          Drawing.tag(:line, tip, x1: left, x2: left + long, y1: y(index) + 19, y2: y(index) + 19, class: "off")
         end
       end
 
       # What the checks find, where it is.
       def marks
-        @page.findings.reject { |finding| finding.kind == :no_line }.flat_map { |finding| finding.groups.map { |group| mark(finding, group) } }.join
+        @page.findings
+          .reject { |finding| finding.kind == :no_line }
+          .flat_map { |finding| finding.groups.map { |group| mark(finding, group) } }
+          .join
       end
 
       def mark(finding, group)
         index = groups.index { |each| each.id == group } or return ""
         from = finding.kind == :not_together ? finding.ends.fetch(group, finding.from) : finding.from
         to = finding.kind == :not_together ? from : [finding.to, last].min
-        Drawing.tag(:rect, Drawing.title(@page.finding_text(finding)), x: finding.kind == :not_together ? x(from + 1) - 2 : x(from), y: y(index) + 3, width: finding.kind == :not_together ? 4 : (to - from + 1) * scale,
-height: 32, class: "finding finding-#{finding.kind}")
+        Drawing.tag(
+          :rect,
+          Drawing.title(@page.finding_text(finding)),
+          x: finding.kind == :not_together ? x(from + 1) - 2 : x(from),
+          y: y(index) + 3,
+          width: finding.kind == :not_together ? 4 : (to - from + 1) * scale,
+          height: 32,
+          class: "finding finding-#{finding.kind}"
+        )
       end
     end
   end

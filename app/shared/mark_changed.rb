@@ -23,8 +23,19 @@ module App
       private
 
       def entry(person)
-        { studio_id: @piece.studio_id, piece_id: @piece.id, person_id: person, item_key: @key, kind: "changed", rung: 0, account_id: @account.id, by_name: @account.name,
-          note: @note || I18n.t("steps.note", eights: @eights.join(", ")), day: @today, created_at: Clock.now }
+        {
+          studio_id: @piece.studio_id,
+          piece_id: @piece.id,
+          person_id: person,
+          item_key: @key,
+          kind: "changed",
+          rung: 0,
+          account_id: @account.id,
+          by_name: @account.name,
+          note: @note || I18n.t("steps.note", eights: @eights.join(", ")),
+          day: @today,
+          created_at: Clock.now
+        }
       end
     end
   end

@@ -29,8 +29,19 @@ module App
       def vocabulary = piece.studio.vocabulary
       def forks_of_piece = @forks_of_piece ||= snapshot.danced.forks
       def stage = snapshot.stage
-      def standings = @standings ||= snapshot.memo(:standings) { snapshot.review.joins.map { |held| Reading::JoinStanding.new(held, snapshot) } }
-      def estimate = @estimate ||= Core::Planning::Estimate.new(under_eleven: piece.studio.setting("under_eleven"), factors: Records::Mapping::Seasons.factors(piece.studio))
+
+      def standings
+        @standings ||=
+          snapshot.memo(:standings) { snapshot.review.joins.map { |held| Reading::JoinStanding.new(held, snapshot) } }
+      end
+
+      def estimate
+        @estimate ||=
+          Core::Planning::Estimate.new(
+            under_eleven: piece.studio.setting("under_eleven"),
+            factors: Records::Mapping::Seasons.factors(piece.studio)
+          )
+      end
 
       # What teaching a section takes, at its tempo and with its dancers: an Estimate::Breakdown.
       def lesson(section)

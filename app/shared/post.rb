@@ -9,8 +9,13 @@ module App
       # template: a key under mails in the locale file, with subject and body.
       def send_out(to:, template:, **values)
         Records::Mail.transaction do
-          mail = Records::Mail.create!(studio: @studio, recipient: to, subject: I18n.t("mails.#{template}.subject", **values),
-                                       body: I18n.t("mails.#{template}.body", **values))
+          mail =
+            Records::Mail.create!(
+              studio: @studio,
+              recipient: to,
+              subject: I18n.t("mails.#{template}.subject", **values),
+              body: I18n.t("mails.#{template}.body", **values)
+            )
           Jobs::Deliver.enqueue(mail.id)
           mail
         end

@@ -26,12 +26,20 @@ module App
 
       # Joins to pick: [label, x, path].
       def join_picks
-        joins.map { |join| [join_label(join), ((place(join.leaving).right + place(join.entering).x) / 2) - 11, @page.path("/joins/#{join.index}")] }
+        joins.map do |join|
+          [
+            join_label(join),
+            ((place(join.leaving).right + place(join.entering).x) / 2) - 11,
+            @page.path("/joins/#{join.index}")
+          ]
+        end
       end
 
       # Places to pick: [label, x, width, value of `at`, picked?].
       def picks
-        links.map { |link| [pick_label(link), place(link).x, place(link).width, link.index.to_s, @page.at == link.index.to_s] }
+        links.map do |link|
+          [pick_label(link), place(link).x, place(link).width, link.index.to_s, @page.at == link.index.to_s]
+        end
       end
 
       def joins = @page.snapshot.memo(:joins) { Core::Joins::Sequence.new(@page.order).joins }
@@ -47,8 +55,16 @@ module App
 
       def draw
         key = "spine"
-        inner = Tape.patterns(links.map { |link| @page.tape(link.section) }, key) + clips + times + capsules(key) + seams + bars + echoes + bracket
-        Drawing.drawing(width, height, inner, label: I18n.t("spine.label", title: @page.piece.title), class: "spine-chain")
+        inner =
+          Tape.patterns(links.map { |link| @page.tape(link.section) }, key) + clips + times + capsules(key) + seams +
+          bars + echoes + bracket
+        Drawing.drawing(
+          width,
+          height,
+          inner,
+          label: I18n.t("spine.label", title: @page.piece.title),
+          class: "spine-chain"
+        )
       end
 
       def judge(join)
@@ -62,7 +78,16 @@ module App
 
       def longest
         people = @page.items.all.flat_map { |item| @page.items.dancers(item) }.uniq
-        Core::Learning::LongestChains.new(links: links.size, present: people, items: @page.items, progress: @page.progress, share: @page.piece.setting("ready_share")).all.first
+        Core::Learning::LongestChains
+          .new(
+            links: links.size,
+            present: people,
+            items: @page.items,
+            progress: @page.progress,
+            share: @page.piece.setting("ready_share")
+          )
+          .all
+          .first
       end
 
       def links = @page.order.links
@@ -104,7 +129,11 @@ module App
           next unless state == :joined
 
           x = place(join.entering).x - 6
-          Drawing.tag(:clipPath, Drawing.tag(:rect, x:, y: TOP + (TALL / 2), width: 30, height: TALL), id: "hook-#{join.index}")
+          Drawing.tag(
+            :clipPath,
+            Drawing.tag(:rect, x:, y: TOP + (TALL / 2), width: 30, height: TALL),
+            id: "hook-#{join.index}"
+          )
         end
         Drawing.tag(:defs, boxes.join)
       end
@@ -117,18 +146,31 @@ module App
 
           label = Formats::Times.length(link.start_seconds)
           free = x + 34
-          Drawing.tag(:line, x1: x + 1, x2: x + 1, y1: 3, y2: 18, class: "tick") + Drawing.text(label, x: x + 5, y: 14, class: "time")
+          Drawing.tag(:line, x1: x + 1, x2: x + 1, y1: 3, y2: 18, class: "tick") +
+            Drawing.text(label, x: x + 5, y: 14, class: "time")
         end.join
       end
 
       def capsules(key)
         drawn = links.map { |link| capsule(link, key) }.join
-        hooks = joins.zip(states).map { |join, state| state == :joined ? Drawing.tag(:g, ring(join.leaving, key, fill: "none"), clip_path: "url(#hook-#{join.index})") : "" }
+        hooks =
+          joins.zip(states)
+            .map do |join, state|
+              if state == :joined
+                Drawing.tag(:g, ring(join.leaving, key, fill: "none"), clip_path: "url(#hook-#{join.index})")
+              else
+                ""
+              end
+            end
         drawn + hooks.join + links.map { |link| label(link) }.join
       end
 
       def capsule(link, key)
-        Drawing.tag(:g, Drawing.title(pick_label(link)) + ring(link, key, fill: nil), class: ["capsule", ("picked" if @page.at == link.index.to_s)].compact.join(" "))
+        Drawing.tag(
+          :g,
+          Drawing.title(pick_label(link)) + ring(link, key, fill: nil),
+          class: ["capsule", ("picked" if @page.at == link.index.to_s)].compact.join(" ")
+        )
       end
 
       # Marks between links: a question where they touch, a crack, the notch of what changed since it was agreed.
@@ -139,18 +181,39 @@ module App
         mark = { question: SeamMark.question, clash: SeamMark.clash }[kind]
         at = (place(join.leaving).right + place(join.entering).x) / 2
         drawn = if mark
-                  Drawing.tag(:g, (kind == :question ? Drawing.tag(:circle, cx: 18, cy: 12, r: 11, class: "seam-back") : "") + mark, transform: "translate(#{Drawing.plain(at - 18)} #{TOP + 9})",
-                  class: "seam-#{kind}")
+                  Drawing.tag(
+                    :g,
+                    (kind == :question ? Drawing.tag(:circle, cx: 18, cy: 12, r: 11, class: "seam-back") : "") + mark,
+                    transform: "translate(#{Drawing.plain(at - 18)} #{TOP + 9})",
+                    class: "seam-#{kind}"
+                  )
                 else
                   ""
                 end
-        drawn + (@page.standings[join.index - 1].state == :changed ? Drawing.tag(:path, d: "M#{Drawing.plain(at - 5)} 20h10l-5 7z", class: "seam-notch") : "")
+        drawn +
+          (
+            if @page.standings[join.index - 1].state == :changed
+              Drawing.tag(:path, d: "M#{Drawing.plain(at - 5)} 20h10l-5 7z", class: "seam-notch")
+            else
+              ""
+            end
+          )
       end
 
       def ring(link, key, fill:)
         place = place(link)
-        Drawing.tag(:rect, x: place.x + 4, y: TOP + 4, width: place.width - 8, height: TALL - 8, rx: 17, class: fill ? nil : "hole", fill:,
-                       stroke: Tape.fill(@page.tape(link.section), key), stroke_width: 7)
+        Drawing.tag(
+          :rect,
+          x: place.x + 4,
+          y: TOP + 4,
+          width: place.width - 8,
+          height: TALL - 8,
+          rx: 17,
+          class: fill ? nil : "hole",
+          fill:,
+          stroke: Tape.fill(@page.tape(link.section), key),
+          stroke_width: 7
+        )
       end
 
       def label(link)
@@ -174,7 +237,13 @@ module App
           long = place.width - 30
           share = learned(link)
           Drawing.tag(:rect, x: place.x + 15, y: 75, width: long, height: 4, rx: 2, class: "bar-all") +
-            (share.positive? ? Drawing.tag(:rect, x: place.x + 15, y: 75, width: long * share, height: 4, rx: 2, class: "bar-have") : "")
+            (
+              if share.positive?
+                Drawing.tag(:rect, x: place.x + 15, y: 75, width: long * share, height: 4, rx: 2, class: "bar-have")
+              else
+                ""
+              end
+            )
         end.join
       end
 
@@ -189,7 +258,11 @@ module App
       def echoes
         links.map do |link|
           text = echo(link)
-          text.empty? || place(link).width < 56 ? "" : Drawing.text(text, x: place(link).middle, y: 96, text_anchor: "middle", class: "echo")
+          if text.empty? || place(link).width < 56
+            ""
+          else
+            Drawing.text(text, x: place(link).middle, y: 96, text_anchor: "middle", class: "echo")
+          end
         end.join
       end
 
@@ -202,7 +275,11 @@ module App
       end
 
       def pick_label(link)
-        bits = ["#{link.index}. #{link.name}", echo(link), I18n.t("spine.counts", from: link.start_count, to: link.end_count)]
+        bits = [
+          "#{link.index}. #{link.name}",
+          echo(link),
+          I18n.t("spine.counts", from: link.start_count, to: link.end_count)
+        ]
         [*bits.reject(&:empty?), I18n.t("spine.have", percent: (learned(link) * 100).round)].join(", ")
       end
 
@@ -214,8 +291,15 @@ module App
         from = place(links[chain.from - 1]).x + 6
         to = place(links[chain.to - 1]).right - 6
         seconds = links[(chain.from - 1)..(chain.to - 1)].sum(&:seconds)
-        text = I18n.t(chain.length == 1 ? "spine.runs_one" : "spine.runs", from: links[chain.from - 1].name, to: links[chain.to - 1].name, length: Formats::Times.length(seconds))
-        Drawing.tag(:path, d: "M#{Drawing.plain(from)} 104v8H#{Drawing.plain(to)}v-8", class: "bracket") + Drawing.text(text, x: [from + 2, 4].max, y: 127, class: "runs")
+        text =
+          I18n.t(
+            chain.length == 1 ? "spine.runs_one" : "spine.runs",
+            from: links[chain.from - 1].name,
+            to: links[chain.to - 1].name,
+            length: Formats::Times.length(seconds)
+          )
+        Drawing.tag(:path, d: "M#{Drawing.plain(from)} 104v8H#{Drawing.plain(to)}v-8", class: "bracket") +
+          Drawing.text(text, x: [from + 2, 4].max, y: 127, class: "runs")
       end
     end
   end

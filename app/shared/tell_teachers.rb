@@ -13,7 +13,15 @@ module App
       def run(template, **values)
         post = Post.new(@piece.studio)
         accounts.each do |account|
-          post.send_out(to: account.email, template:, name: account.name, piece: @piece.title, join: @join.name, link: "#{Settings.app_url}/pieces/#{@piece.id}/joins/#{@join.index}", **values)
+          post.send_out(
+            to: account.email,
+            template:,
+            name: account.name,
+            piece: @piece.title,
+            join: @join.name,
+            link: "#{Settings.app_url}/pieces/#{@piece.id}/joins/#{@join.index}",
+            **values
+          )
         end
         accounts.size
       end
@@ -23,7 +31,9 @@ module App
       def accounts
         @accounts ||= begin
           ids = [@join.leaving, @join.entering].filter_map { |placed| placed.section.choreographer }.uniq
-          @piece.studio.memberships.where(person_id: ids).includes(:account).map(&:account).reject { |account| account.id == @except&.id }
+          @piece.studio.memberships.where(person_id: ids).includes(:account)
+            .map(&:account)
+            .reject { |account| account.id == @except&.id }
         end
       end
     end

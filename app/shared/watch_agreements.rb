@@ -22,13 +22,18 @@ module App
       def settle
         return if @before.empty?
 
-        now = standings.select { |standing| standing.changed.any? && @before.include?(standing.join.key) }.uniq { |standing| standing.join.key }
+        now =
+          standings
+            .select { |standing| standing.changed.any? && @before.include?(standing.join.key) }
+            .uniq { |standing| standing.join.key }
         now.each { |standing| one(standing) }
       end
 
       private
 
-      def agreed = @piece.agreements.exists? ? standings.select(&:agreed?).to_set { |standing| standing.join.key } : Set.new
+      def agreed
+        @piece.agreements.exists? ? standings.select(&:agreed?).to_set { |standing| standing.join.key } : Set.new
+      end
 
       # Fresh from the rows: the piece may have been changed a moment ago.
       def standings
@@ -37,7 +42,18 @@ module App
       end
 
       def one(standing)
-        MarkChanged.new(@piece, standing.join.key, [], @account, @today, note: I18n.t("joins.edge_changed", edges: standing.changed.map { |edge| I18n.t("joins.edges.#{edge}") }.join(" and "))).run
+        MarkChanged.new(
+          @piece,
+          standing.join.key,
+          [],
+          @account,
+          @today,
+          note:
+            I18n.t(
+              "joins.edge_changed",
+              edges: standing.changed.map { |edge| I18n.t("joins.edges.#{edge}") }.join(" and ")
+            )
+        ).run
         TellTeachers.new(@piece, standing.join, except: @account).run("join_changed", by: @account.name)
       end
     end

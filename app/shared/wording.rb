@@ -7,12 +7,21 @@ module App
       module_function
 
       def music(finding)
-        I18n.t("findings.music.#{finding.kind}", count: finding.count, amount: finding.amount.is_a?(Float) ? Formats::Times.tenth(finding.amount) : finding.amount, subject: finding.subject)
+        I18n.t(
+          "findings.music.#{finding.kind}",
+          count: finding.count,
+          amount: finding.amount.is_a?(Float) ? Formats::Times.tenth(finding.amount) : finding.amount,
+          subject: finding.subject
+        )
       end
 
       # Where a body is, in words; what is not known is left out.
       def body(body)
-        parts = [(I18n.t("weights.#{body.weight.value}") if body.weight.known?), (I18n.t("facings")[body.facing.value - 1] if body.facing.known?), I18n.t("levels.#{body.level.value}")]
+        parts = [
+          (I18n.t("weights.#{body.weight.value}") if body.weight.known?),
+          (I18n.t("facings")[body.facing.value - 1] if body.facing.known?),
+          I18n.t("levels.#{body.level.value}")
+        ]
         parts.compact.join(", ")
       end
 
@@ -20,14 +29,16 @@ module App
       def ending(body)
         unsaid = body.weight.source == :choice ? :choice : :unknown
         free = I18n.t("free_foot.#{body.free_foot || body.weight.value || unsaid}")
-        facing = body.facing.known? ? I18n.t("facing", to: I18n.t("facings")[body.facing.value - 1]) : I18n.t("facing_unknown")
+        facing =
+          body.facing.known? ? I18n.t("facing", to: I18n.t("facings")[body.facing.value - 1]) : I18n.t("facing_unknown")
         [free, facing, I18n.t("levels.#{body.level.value}")]
       end
 
       def line_fault(fault) = I18n.t("steps.line_faults.#{fault.kind}", text: fault.text)
 
       def structure(finding)
-        key = finding.hint && %i[new_teacher unknown_repeat].include?(finding.kind) ? "#{finding.kind}_hint" : finding.kind
+        key =
+          finding.hint && %i[new_teacher unknown_repeat].include?(finding.kind) ? "#{finding.kind}_hint" : finding.kind
         I18n.t("findings.structure.#{key}", line: finding.line, subject: finding.subject, hint: finding.hint)
       end
     end

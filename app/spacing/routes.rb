@@ -9,7 +9,9 @@ module App
         def floor_page(**more)
           at = piece.links.index { |link| link.id == number(params["id"]) }
           halt 404 unless at
-          Pages::Show.new(piece:, member:, now: local_now, at: (at + 1).to_s, moment: params["moment"], **more).tap { |shown| permit Steps::Policy, shown.row, :edit? }
+          Pages::Show
+            .new(piece:, member:, now: local_now, at: (at + 1).to_s, moment: params["moment"], **more)
+            .tap { |shown| permit Steps::Policy, shown.row, :edit? }
         end
 
         def save_floor(shown, formation, version: nil)
@@ -20,10 +22,20 @@ module App
       def self.registered(app)
         app.helpers About
         app.allow :member, get: "/pieces/:piece/spacing" do
-          page "spacing/show", piece_page(Pages::Show, show: params["show"], moment: params["moment"], who: params["who"], seen: params["seen"])
+          page "spacing/show",
+               piece_page(
+                 Pages::Show,
+                 show: params["show"],
+                 moment: params["moment"],
+                 who: params["who"],
+                 seen: params["seen"]
+               )
         end
         app.allow :member, get: "/pieces/:piece/holes" do
-          page "spacing/holes", piece_page(Pages::Holes, out: params["out"]), layout: params["print"] ? :paper : :layout, paper: params["print"]
+          page "spacing/holes",
+               piece_page(Pages::Holes, out: params["out"]),
+               layout: params["print"] ? :paper : :layout,
+               paper: params["print"]
         end
         parts(app)
         formations(app)
@@ -35,9 +47,22 @@ module App
           section = find(piece.sections)
           permit Steps::Policy, section, :edit?
           way = Actions::SpreadParts::WAYS.find { |each| each == params["way"] }
-          result = way ? Actions::SpreadParts.new(section, way, number(params["step"]).clamp(1, 64), account, today).run : Actions::SaveParts.new(section, params, account, today).run
+          result =
+            if way
+              Actions::SpreadParts.new(section, way, number(params["step"]).clamp(1, 64), account, today).run
+            else
+              Actions::SaveParts.new(section, params, account, today).run
+            end
           shown = { show: "lines", at: params["at"] }
-          next page("spacing/show", piece_page(Pages::Show, show: "lines", errors: result.errors, typed: params), status: result.value == :conflict ? 409 : 422) unless result.ok?
+          unless result.ok?
+            next(
+              page(
+                "spacing/show",
+                piece_page(Pages::Show, show: "lines", errors: result.errors, typed: params),
+                status: result.value == :conflict ? 409 : 422
+              )
+            )
+          end
 
           say t("lines.saved", name: section.name)
           redirect "/pieces/#{piece.id}/spacing?#{Rack::Utils.build_query(shown)}"
@@ -52,7 +77,14 @@ module App
           result = save_floor(shown, SentSpots.new(piece, sent["spots"]).formation, version: sent["version"].to_i)
           next json(result.errors, 409) unless result.ok?
 
-          fresh = Pages::Show.new(piece: studio.pieces.find(piece.id), member:, now: local_now, at: shown.at, moment: params["moment"])
+          fresh =
+            Pages::Show.new(
+              piece: studio.pieces.find(piece.id),
+              member:,
+              now: local_now,
+              at: shown.at,
+              moment: params["moment"]
+            )
           json({ version: result.value.lock_version, html: part("spacing/floor_facts", page: fresh) })
         end
         app.allow :director, :choreographer, post: "/pieces/:piece/links/:id/formation/remove" do
@@ -70,7 +102,12 @@ module App
         end
         app.allow :director, :choreographer, post: "/pieces/:piece/links/:id/formation/assign" do
           shown = floor_page
-          result = shown.before.empty? ? nil : save_floor(shown, Actions::AssignSpots.new(shown.before, shown.formation).formation)
+          result =
+            if shown.before.empty?
+              nil
+            else
+              save_floor(shown, Actions::AssignSpots.new(shown.before, shown.formation).formation)
+            end
           say t(result ? "floor.assigned" : "floor.from_nowhere")
           redirect "/pieces/#{piece.id}/spacing?at=#{shown.index}&moment=#{shown.moment_key}"
         end

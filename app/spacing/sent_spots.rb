@@ -2,8 +2,8 @@
 
 module App
   module Spacing
-    # Spots as a page sends them: [{"p" => id, "x" => metres, "y" => metres, "f" => facing, "pin" => true}, …]. Only dancers
-    # of the cast; places within ten metres of the floor.
+    # Spots as a page sends them: [{"p" => id, "x" => metres, "y" => metres, "f" => facing, "pin" => true}, …]. Only
+    # dancers of the cast; places within ten metres of the floor.
     class SentSpots
       def initialize(piece, data)
         @cast = piece.castings.pluck(:person_id).to_set
@@ -21,7 +21,15 @@ module App
         x, y = each.values_at("x", "y").map { |value| Float(value.to_s, exception: false) }
         return unless @cast.include?(each["p"].to_i) && x&.between?(-30, 30) && y&.between?(-10, 40)
 
-        [each["p"].to_i, Core::Floor::Spot.new(x: x.round(2), y: y.round(2), facing: each["f"].to_i.clamp(1, 8), pinned: each["pin"] == true)]
+        [
+          each["p"].to_i,
+          Core::Floor::Spot.new(
+            x: x.round(2),
+            y: y.round(2),
+            facing: each["f"].to_i.clamp(1, 8),
+            pinned: each["pin"] == true
+          )
+        ]
       end
     end
   end

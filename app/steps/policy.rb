@@ -12,7 +12,8 @@ module App
       def edit?
         return false if @member.studio_id != @section.studio_id || @section.piece.archived?
 
-        @member.director? || (@member.role == "choreographer" && !@member.person_id.nil? && @member.person_id == @section.choreographer_id)
+        @member.director? ||
+          (@member.role == "choreographer" && !@member.person_id.nil? && @member.person_id == @section.choreographer_id)
       end
     end
   end

@@ -5,19 +5,30 @@ module App
     # What happens on every count: a section's eights as typed, and the body they imply.
     module Routes
       def self.registered(app)
-        app.allow(:member, get: "/pieces/:piece/steps") { page "steps/show", piece_page(Pages::Show, section: params["section"], version: params["version"]) }
+        app.allow(:member, get: "/pieces/:piece/steps") do
+          page "steps/show", piece_page(Pages::Show, section: params["section"], version: params["version"])
+        end
         differences(app)
         versions(app)
         app.allow :director, :choreographer, post: "/pieces/:piece/steps/preview" do
           headers "x-sequence" => params["sequence"].to_s[0, 12]
-          erb :"steps/_preview", layout: false, locals: { page: piece_page(Pages::Show, section: params["section"], version: params["version"], typed: params) }
+          erb :"steps/_preview",
+              layout: false,
+              locals: {
+                page: piece_page(Pages::Show, section: params["section"], version: params["version"], typed: params)
+              }
         end
         app.allow :director, :choreographer, post: "/pieces/:piece/sections/:id/steps" do
           section = find(piece.sections)
           permit Policy, section, :edit?
           result = Actions::Save.new(section, params, account, today).run
           code = result.value == :conflict ? 409 : 422
-          next page("steps/show", piece_page(Pages::Show, section: section.id.to_s, typed: params, result:), status: code) unless result.ok?
+          unless result.ok?
+            next(
+              page("steps/show", piece_page(Pages::Show, section: section.id.to_s, typed: params, result:),
+status: code)
+            )
+          end
 
           say result.value
           redirect "/pieces/#{piece.id}/steps?section=#{section.id}"
@@ -32,7 +43,15 @@ module App
           kind = Records::Version::KINDS.find { |each| each == params["kind"] } || halt(404)
           result = Actions::SaveVersion.new(section, kind, params, account).run
           shown = { section: section.id.to_s, version: kind }
-          next page("steps/show", piece_page(Pages::Show, **shown, typed: params, result:), status: result.value == :conflict ? 409 : 422) unless result.ok?
+          unless result.ok?
+            next(
+              page(
+                "steps/show",
+                piece_page(Pages::Show, **shown, typed: params, result:),
+                status: result.value == :conflict ? 409 : 422
+              )
+            )
+          end
 
           say result.value
           redirect "/pieces/#{piece.id}/steps?#{Rack::Utils.build_query(shown)}"
@@ -48,7 +67,15 @@ module App
           link = find(piece.links)
           permit Policy, link.section, :edit?
           result = Actions::SaveDifference.new(link, params, account, today).run
-          next page("steps/difference", piece_page(Pages::Difference, link: find(piece.links), typed: params, result:), status: 422) unless result.ok?
+          unless result.ok?
+            next(
+              page(
+                "steps/difference",
+                piece_page(Pages::Difference, link: find(piece.links), typed: params, result:),
+                status: 422
+              )
+            )
+          end
 
           say result.value
           redirect "/pieces/#{piece.id}/links/#{link.id}/changes"

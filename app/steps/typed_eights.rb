@@ -21,7 +21,9 @@ module App
       # [{row: number, text:}] of what cannot be kept.
       def faults
         rows.each_with_index.filter_map do |row, i|
-          problem = (:counts unless row.counts.between?(1, 64)) || (:long if row.text.length > 1000) || (:cue if [row.cue, row.name].any? { |text| text.length > 80 })
+          problem =
+            (:counts unless row.counts.between?(1, 64)) || (:long if row.text.length > 1000) ||
+            (:cue if [row.cue, row.name].any? { |text| text.length > 80 })
           I18n.t("steps.faults.#{problem}", eight: i + 1) if problem
         end
       end
@@ -30,11 +32,19 @@ module App
 
       def split(row)
         text = row["text"].to_s.scrub("?").strip
-        base = Row.new(counts: Integer(row["counts"].to_s, exception: false) || 8, text:, cue: row["cue"].to_s.strip, name: row["name"].to_s.strip)
+        base =
+          Row.new(
+            counts: Integer(row["counts"].to_s, exception: false) || 8,
+            text:,
+            cue: row["cue"].to_s.strip,
+            name: row["name"].to_s.strip
+          )
         return [base] unless base.counts.between?(1, 64)
 
         eights = Core::Movement::TypedEights.of(text, counts: base.counts, vocabulary: @vocabulary)
-        eights.each_with_index.map { |(counts, own), i| Row.new(counts:, text: own, cue: i.zero? ? base.cue : "", name: i.zero? ? base.name : "") }
+        eights.each_with_index.map do |(counts, own), i|
+          Row.new(counts:, text: own, cue: i.zero? ? base.cue : "", name: i.zero? ? base.name : "")
+        end
       end
     end
   end

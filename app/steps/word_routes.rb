@@ -8,7 +8,9 @@ module App
         app.allow(:member, get: "/pieces/:piece/names") { page "steps/names", piece_page(Pages::Names) }
         app.allow :director, :choreographer, post: "/pieces/:piece/names" do
           result = Actions::AddOwnStep.new(studio, params).run
-          next page("steps/names", piece_page(Pages::Names, typed: params, errors: result.errors), status: 422) unless result.ok?
+          unless result.ok?
+            next page("steps/names", piece_page(Pages::Names, typed: params, errors: result.errors), status: 422)
+          end
 
           say t("names.added", name: result.value.name, like: result.value.like)
           redirect "/pieces/#{piece.id}/names"

@@ -13,7 +13,11 @@ module App
         app.allow(:anyone, get: "/begin") { page "doors/new_studio", Doors::Pages::NewStudio.new, layout: :plain }
         app.allow :anyone, post: "/begin" do
           result = Doors::Actions::CreateStudio.new(params).run
-          next page("doors/new_studio", Doors::Pages::NewStudio.new(params, result.errors), layout: :plain, status: 422) unless result.ok?
+          unless result.ok?
+            next(
+              page("doors/new_studio", Doors::Pages::NewStudio.new(params, result.errors), layout: :plain, status: 422)
+            )
+          end
 
           sign_in(result.value.account, studio: result.value.studio)
           redirect "/"

@@ -4,8 +4,22 @@ module App
   module Web
     # What the layout prints around a page: title, the way about, account, flash.
     class Layout
-      STUDIO = [[:home, "/"], [:people, "/people"], [:rehearsals, "/rehearsals"], [:calls, "/calls"], [:settings, "/settings"]].freeze
-      SCREENS = [[:share_out, ""], [:steps, "/steps"], [:joins, "/joins"], [:spacing, "/spacing"], [:who_has_it, "/who-has-it"], [:plan, "/plan"], [:calls, "/calls"]].freeze
+      STUDIO = [
+        [:home, "/"],
+        [:people, "/people"],
+        [:rehearsals, "/rehearsals"],
+        [:calls, "/calls"],
+        [:settings, "/settings"]
+      ].freeze
+      SCREENS = [
+        [:share_out, ""],
+        [:steps, "/steps"],
+        [:joins, "/joins"],
+        [:spacing, "/spacing"],
+        [:who_has_it, "/who-has-it"],
+        [:plan, "/plan"],
+        [:calls, "/calls"]
+      ].freeze
       attr_reader :member, :account, :flash
 
       def initialize(member:, account:, page:, path:, flash:, now:)
@@ -33,7 +47,11 @@ module App
 
       # [[label, path, current?], …]
       def ways
-        piece ? SCREENS.map { |key, tail| way(key, "/pieces/#{piece.id}#{tail}") } : STUDIO.map { |key, path| way(key, path) }
+        if piece
+          SCREENS.map { |key, tail| way(key, "/pieces/#{piece.id}#{tail}") }
+        else
+          STUDIO.map { |key, path| way(key, path) }
+        end
       end
 
       private

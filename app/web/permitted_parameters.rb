@@ -2,8 +2,9 @@
 
 module App
   module Web
-    # What a form or a script may send, by shape: a text where a text is asked for, a list or a table only where a form has one.
-    # Anything else is left out before a route sees it, and so are zero bytes, which no keyboard types and no database keeps.
+    # What a form or a script may send, by shape: a text where a text is asked for, a list or a table only where a form
+    # has one. Anything else is left out before a route sees it, and so are zero bytes, which no keyboard types and no
+    # database keeps.
     module PermittedParameters
       LISTS = %w[days groups hazards here out rooms teachers].freeze
       # Tables of texts, of lists of texts, and of tables of texts.
@@ -24,7 +25,9 @@ module App
       def sent(data)
         return {} unless data.is_a?(Hash)
 
-        data.select { |name, value| SENT.include?(name) ? value.is_a?(Array) : plain?(value) }.transform_values { |value| value.is_a?(String) ? text(value) : value }
+        data
+          .select { |name, value| SENT.include?(name) ? value.is_a?(Array) : plain?(value) }
+          .transform_values { |value| value.is_a?(String) ? text(value) : value }
       end
 
       def field(name, value)

@@ -71,7 +71,11 @@ module Core
         @columns = Array.new(costs.first.size + 1, 0)
         @owner = Array.new(costs.first.size + 1, 0)
         (1..costs.size).each { |row| augment(row) }
-        @owner.each_with_index.drop(1).select { |row, _| row.positive? }.to_h { |row, column| [row - 1, column - 1] }.sort.map(&:last)
+        @owner.each_with_index.drop(1)
+          .select { |row, _| row.positive? }
+          .to_h { |row, column| [row - 1, column - 1] }
+          .sort
+          .map(&:last)
       end
 
       def augment(row)
@@ -112,8 +116,14 @@ module Core
           next if used[j]
 
           cost = costs[j - 1] - shift - @columns[j]
-          least[j], before[j] = cost, column if cost < least[j]
-          step, following = least[j], j if least[j] < step
+          if cost < least[j]
+            least[j] = cost
+            before[j] = column
+          end
+          if least[j] < step
+            step = least[j]
+            following = j
+          end
         end
         [step, following]
       end

@@ -24,7 +24,9 @@ module Core
 
       # Pairs that stand closer than `least` metres: [[person, person, metres], …], closest first.
       def tight(least = SPACING)
-        people.combination(2).filter_map { |a, b| (metres = spots[a].distance(spots[b])) < least - 0.005 ? [a, b, metres] : nil }.sort_by(&:last)
+        people.combination(2)
+          .filter_map { |a, b| (metres = spots[a].distance(spots[b])) < least - 0.005 ? [a, b, metres] : nil }
+          .sort_by(&:last)
       end
 
       # People outside a floor of width × depth metres.
@@ -32,8 +34,12 @@ module Core
 
       # Who cannot be seen from the front: [[hidden, behind whom], …].
       def hidden
-        people.permutation(2).select { |behind, front| (spots[behind].x - spots[front].x).abs < HIDDEN && spots[behind].y > spots[front].y }
-              .group_by(&:first).map { |behind, pairs| [behind, pairs.map(&:last).max_by { |front| spots[front].y }] }
+        people.permutation(2)
+          .select do |behind, front|
+            (spots[behind].x - spots[front].x).abs < HIDDEN && spots[behind].y > spots[front].y
+          end
+          .group_by(&:first)
+          .map { |behind, pairs| [behind, pairs.map(&:last).max_by { |front| spots[front].y }] }
       end
     end
   end

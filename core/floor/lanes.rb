@@ -38,7 +38,9 @@ module Core
 
         first = [1, part.offset + 1].min
         doings = (first..@placed.counts).to_h { |count| [count, at(part, count)] }
-        part.stretches.each { |from, to, doing| (from..to).each { |count| doings[count] = doing if doings.key?(count) } }
+        part.stretches.each do |from, to, doing|
+          (from..to).each { |count| doings[count] = doing if doings.key?(count) }
+        end
         runs(group, doings, part)
       end
 
@@ -69,7 +71,9 @@ module Core
         start = 0
         lines.each_with_object([]) do |line, counts|
           line.placed.select { |move| move.kind == :free && %i[feet body].include?(move.layer) }.each do |move|
-            counts.concat((((move.at / 12) + 1)..[move.end_at, line.length].min.fdiv(12).ceil).map { |count| start + count })
+            counts.concat(
+              (((move.at / 12) + 1)..[move.end_at, line.length].min.fdiv(12).ceil).map { |count| start + count }
+            )
           end
           start += line.counts
         end

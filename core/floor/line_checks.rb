@@ -19,7 +19,9 @@ module Core
       end
 
       # Lanes of each link, by index from 1.
-      def lanes(index) = (@lanes ||= {})[index] ||= Lanes.new(@links[index - 1], @danced.link_lines(@links[index - 1].link), @groups)
+      def lanes(index)
+        (@lanes ||= {})[index] ||= Lanes.new(@links[index - 1], @danced.link_lines(@links[index - 1].link), @groups)
+      end
 
       def findings = @links.flat_map { |placed| of(placed) }
 
@@ -27,7 +29,14 @@ module Core
       def of(placed)
         return [] if placed.section.parts.empty?
 
-        [*unaccounted(placed), *no_line(placed), *not_together(placed), *released(placed), *two_things(placed), *late(placed)]
+        [
+          *unaccounted(placed),
+          *no_line(placed),
+          *not_together(placed),
+          *released(placed),
+          *two_things(placed),
+          *late(placed)
+        ]
       end
 
       private
@@ -54,7 +63,11 @@ module Core
       # Dancers who are in no group, where groups have their lines.
       def no_line(placed)
         people = @cast.select { |_, groups| groups.empty? }.keys
-        people.empty? ? [] : [Finding.new(kind: :no_line, link: placed.index, groups: [], from: 1, to: placed.counts, people:)]
+        if people.empty?
+          []
+        else
+          [Finding.new(kind: :no_line, link: placed.index, groups: [], from: 1, to: placed.counts, people:)]
+        end
       end
 
       def not_together(placed)
@@ -66,7 +79,16 @@ module Core
         together = entering.select { |part| shared.include?(part.group) }.map(&:offset).uniq.size < 2
         return [] unless together && ends.values.uniq.size > 1
 
-        [Finding.new(kind: :not_together, link: placed.index, groups: shared, from: ends.values.min, to: ends.values.max, ends:)]
+        [
+          Finding.new(
+            kind: :not_together,
+            link: placed.index,
+            groups: shared,
+            from: ends.values.min,
+            to: ends.values.max,
+            ends:
+          )
+        ]
       end
 
       # A hold to the end of the link that the same group leaves early for the next.
@@ -75,7 +97,9 @@ module Core
           ends = part.length(own(placed))
           leaves = placed.counts - early_entry(placed, part.group)
           holds = part.hold_after.positive? || part.stretches.any? { |_, to, doing| doing == :holding && to >= ends }
-          Finding.new(kind: :hold_released, link: placed.index, groups: [part.group], from: leaves + 1, to: ends) if holds && leaves < ends
+          if holds && leaves < ends
+            Finding.new(kind: :hold_released, link: placed.index, groups: [part.group], from: leaves + 1, to: ends)
+          end
         end
       end
 
@@ -83,28 +107,50 @@ module Core
       def two_things(placed)
         pairs.filter_map do |groups, people|
           counts = (1..placed.counts).select { |count| differ?(placed, groups, count) }
-          Finding.new(kind: :two_things, link: placed.index, groups:, from: counts.first, to: counts.last, people:) if counts.any?
+          if counts.any?
+            Finding.new(kind: :two_things, link: placed.index, groups:, from: counts.first, to: counts.last, people:)
+          end
         end
       end
 
       # [[[group, group], [people]], …] of everybody who is in more than one.
       def pairs
-        @pairs ||= @cast.flat_map { |person, groups| groups.sort_by(&:to_s).combination(2).map { |pair| [pair, person] } }
-                        .group_by(&:first).map { |pair, found| [pair, found.map(&:last)] }
+        @pairs ||=
+          @cast
+            .flat_map { |person, groups| groups.sort_by(&:to_s).combination(2).map { |pair| [pair, person] } }
+            .group_by(&:first)
+            .map { |pair, found| [pair, found.map(&:last)] }
       end
 
       def differ?(placed, groups, count)
         doings = groups.map { |group| lanes(placed.index).doing(group, count) }
         return false if doings.any? { |doing| doing.nil? || doing == :off }
 
-        doings.uniq.size > 1 || (doings.first == :moving && groups.map { |group| part(placed, group).then { |each| [each.offset, each.mirrored] } }.uniq.size > 1)
+        doings.uniq.size > 1 ||
+          (
+            doings.first == :moving &&
+              groups.map { |group| part(placed, group).then { |each| [each.offset, each.mirrored] } }.uniq.size > 1
+          )
       end
 
       # The last voice of a canon against the counts the section is said to take.
       def late(placed)
         allowed = placed.section.expected_counts or return []
         late = lanes(placed.index).ends.select { |_, ends| ends > allowed }
-        late.empty? ? [] : [Finding.new(kind: :late, link: placed.index, groups: late.keys, from: allowed + 1, to: late.values.max, ends: late)]
+        if late.empty?
+          []
+        else
+          [
+            Finding.new(
+              kind: :late,
+              link: placed.index,
+              groups: late.keys,
+              from: allowed + 1,
+              to: late.values.max,
+              ends: late
+            )
+          ]
+        end
       end
     end
   end

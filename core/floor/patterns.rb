@@ -12,9 +12,12 @@ module Core
 
       module_function
 
-      # count: dancers; per_line: dancers a line, for lines; random: for scattered. Raises ValueError for an unknown name.
+      # count: dancers; per_line: dancers a line, for lines; random: for scattered. Raises ValueError for an unknown
+      # name.
       def points(name, count, spacing: Formation::SPACING, per_line: nil, random: Random.new(1))
-        raise ValueError.new("pattern", "must be one of #{NAMES.join(', ')}, got #{name.inspect}") unless NAMES.include?(name)
+        unless NAMES.include?(name)
+          raise ValueError.new("pattern", "must be one of #{NAMES.join(', ')}, got #{name.inspect}")
+        end
         return [[0.0, 0.0]].first(count) if count < 2
 
         middle(make(name, count, spacing, per_line || [PER_LINE, count].min, random))
@@ -62,8 +65,14 @@ module Core
       end
 
       def hexagon(ring, spacing)
-        corners = Array.new(7) { |i| [Math.sin(i * Math::PI / 3) * ring * spacing, -Math.cos(i * Math::PI / 3) * ring * spacing] }
-        corners.each_cons(2).flat_map { |a, b| Array.new(ring) { |i| [a[0] + ((b[0] - a[0]) * i / ring), a[1] + ((b[1] - a[1]) * i / ring)] } }
+        corners =
+          Array.new(7) do |i|
+            [Math.sin(i * Math::PI / 3) * ring * spacing, -Math.cos(i * Math::PI / 3) * ring * spacing]
+          end
+        corners.each_cons(2)
+          .flat_map do |a, b|
+            Array.new(ring) { |i| [a[0] + ((b[0] - a[0]) * i / ring), a[1] + ((b[1] - a[1]) * i / ring)] }
+          end
       end
 
       # One in front, two behind, three behind these.
@@ -77,12 +86,16 @@ module Core
         found.first(count)
       end
 
-      # Anywhere, but never closer than the spacing: points are drawn until they have room; the field grows when it is full.
+      # Anywhere, but never closer than the spacing: points are drawn until they have room; the field grows when it is
+      # full.
       def scattered(count, spacing, random)
         side = Math.sqrt(count) * spacing * 1.35
         found = []
         until found.size == count
-          point = (0...200).lazy.map { [random.rand * side, random.rand * side * 0.8] }.find { |x, y| found.none? { |a, b| Math.hypot(a - x, b - y) < spacing } }
+          point =
+            (0...200).lazy
+              .map { [random.rand * side, random.rand * side * 0.8] }
+              .find { |x, y| found.none? { |a, b| Math.hypot(a - x, b - y) < spacing } }
           point ? found << point : side *= 1.1
         end
         found

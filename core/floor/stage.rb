@@ -8,7 +8,8 @@ module Core
       Seen = Struct.new(:formation, :own, keyword_init: true)
       NONE = Seen.new(formation: Formation.new, own: false).freeze
 
-      # order: Piece::RunningOrder; formations: {link id => {[moment, count] => Formation}}, moment :entry, :exit or :count.
+      # order: Piece::RunningOrder; formations: {link id => {[moment, count] => Formation}}, moment :entry, :exit or
+      # :count.
       def initialize(order, formations)
         @links = order.links
         @formations = formations
@@ -51,7 +52,10 @@ module Core
 
       def of(placed) = @formations.fetch(placed.link.id, {})
       def first_of(placed) = @links.find { |other| other.section.id == placed.section.id && other.index < placed.index }
-      def turned(formation, first, placed) = first.link.mirrored == placed.link.mirrored ? formation : formation.mirrored
+
+      def turned(formation, first, placed)
+        first.link.mirrored == placed.link.mirrored ? formation : formation.mirrored
+      end
     end
   end
 end

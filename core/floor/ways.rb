@@ -2,8 +2,8 @@
 
 module Core
   module Floor
-    # Everybody's way from one formation to another on so many counts, straight and even. Pace is comfortable up to 0.6 m
-    # a count and fast up to 1.2 at 110 beats a minute (the handbook's figures, scaled by the tempo).
+    # Everybody's way from one formation to another on so many counts, straight and even. Pace is comfortable up to 0.6
+    # m a count and fast up to 1.2 at 110 beats a minute (the handbook's figures, scaled by the tempo).
     class Ways
       NEAR = 0.8
       # metres; pace: metres a count (nil without counts); verdict: :fits, :caution or :clash.
@@ -27,7 +27,8 @@ module Core
       # Counts in which the longest way is comfortable.
       def comfortable_counts = (longest / @comfortable).ceil
 
-      # Pairs whose ways pass closer than NEAR metres although they begin and end further apart: [[a, b, metres, share of the way], …].
+      # Pairs whose ways pass closer than NEAR metres although they begin and end further apart: [[a, b, metres, share
+      # of the way], …].
       def near_passes
         @both.combination(2).filter_map { |a, b| pass(a, b) }.sort_by { |found| found[2] }
       end
@@ -43,7 +44,14 @@ module Core
       def way(person)
         from, to = [@from, @to].map { |formation| formation.spots[person] }
         metres = from.distance(to)
-        Way.new(person:, from:, to:, metres: metres.round(2), pace: @counts.positive? ? (metres / @counts).round(2) : nil, verdict: judge(metres))
+        Way.new(
+          person:,
+          from:,
+          to:,
+          metres: metres.round(2),
+          pace: @counts.positive? ? (metres / @counts).round(2) : nil,
+          verdict: judge(metres)
+        )
       end
 
       def judge(metres)

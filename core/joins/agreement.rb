@@ -11,9 +11,15 @@ module Core
       def self.of(seam) = new(leaving: digest(seam.leaving), entering: digest(seam.entering))
 
       def self.digest(side)
-        parts = side.section.parts.map { |part| [part.group, part.offset, part.hold_before, part.hold_after, part.mirrored] }
+        parts =
+          side.section.parts.map { |part| [part.group, part.offset, part.hold_before, part.hold_after, part.mirrored] }
         body = side.body.to_h.except(:travel).transform_values(&:value)
-        Digest::SHA256.hexdigest([side.section.id, side.mirrored?, side.line&.counts, side.line&.moves&.map(&:meaning), body, parts].inspect)[0, 24]
+        Digest::SHA256.hexdigest(
+          [side.section.id, side.mirrored?, side.line&.counts, side.line&.moves&.map(&:meaning), body, parts].inspect
+        )[
+          0,
+          24
+        ]
       end
       private_class_method :digest
 

@@ -4,7 +4,8 @@ module Core
   module Joins
     # Types a change into the eight at a side of a seam, in words, so that it reads as meant: the words are added where
     # the line leaves room for that, else the eight is written out. Answers a Draft or nil when no words would do.
-    # Positions are twelfths on the line; sides and facings are those danced there (on a mirrored link the row says the other).
+    # Positions are twelfths on the line; sides and facings are those danced there (on a mirrored link the row says the
+    # other).
     class Amend
       # text: for the section's row; line: as it would then be danced at this side.
       Draft = Struct.new(:text, :line)
@@ -31,7 +32,15 @@ module Core
         said = own(words)
         moves = alone(said, move.at) or return
         old = @plain.moves[at].text
-        draft(@plain.moves.dup.tap { |all| all[at, 1] = moves }, [@typed.text.sub(/(?<![[:alnum:]])#{Regexp.escape(old)}(?![[:alnum:]])(?!.*(?<![[:alnum:]])#{Regexp.escape(old)}(?![[:alnum:]]))/, said)])
+        draft(
+          @plain.moves.dup.tap { |all| all[at, 1] = moves },
+          [
+            @typed.text.sub(
+              /(?<![[:alnum:]])#{Regexp.escape(old)}(?![[:alnum:]])(?!.*(?<![[:alnum:]])#{Regexp.escape(old)}(?![[:alnum:]]))/,
+              said
+            )
+          ]
+        )
       end
 
       def remove(move)
@@ -54,7 +63,13 @@ module Core
       private
 
       # A place between counts is called by its part alone: "& close L" after the count before it.
-      def called(position) = (position % 12).zero? ? Movement::Writer.new(@plain).name(position) : Movement::Writer::NAMES.fetch(position % 12)
+      def called(position)
+        if (position % 12).zero?
+          Movement::Writer.new(@plain).name(position)
+        else
+          Movement::Writer::NAMES.fetch(position % 12)
+        end
+      end
 
       def own(words) = @side.mirrored? ? Movement::Mirror.text(words) : words
 
@@ -66,7 +81,15 @@ module Core
 
         move = moves.first
         length = to ? to - from + 12 : move.length
-        [move.with(at: from, length:, places: move.places.map { |place| place + from }, said: to ? (from..to).step(12).to_a : [from], range: !to.nil?)]
+        [
+          move.with(
+            at: from,
+            length:,
+            places: move.places.map { |place| place + from },
+            said: to ? (from..to).step(12).to_a : [from],
+            range: !to.nil?
+          )
+        ]
       end
 
       def draft(moves, texts, exit: @plain.exit)
@@ -85,7 +108,10 @@ module Core
 
         lines = reader.read(text, counts: @plain.counts)
         line = lines.first
-        return unless lines.size == 1 && line.counts == wanted.counts && line.exit == wanted.exit && line.moves.map(&:meaning) == wanted.moves.map(&:meaning)
+        unless lines.size == 1 && line.counts == wanted.counts && line.exit == wanted.exit &&
+            line.moves.map(&:meaning) == wanted.moves.map(&:meaning)
+          return
+        end
 
         Draft.new(text, @side.mirrored? ? Movement::Mirror.line(line) : line)
       end

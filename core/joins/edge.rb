@@ -10,7 +10,11 @@ module Core
 
       def self.at(link, number, danced)
         touched = danced.nil? || danced.changed || danced.origin != number
-        new(section_id: link.section.id, mirrored: link.mirrored, own: link.altered? && touched ? (link.id || link.object_id) : nil)
+        new(
+          section_id: link.section.id,
+          mirrored: link.mirrored,
+          own: link.altered? && touched ? (link.id || link.object_id) : nil
+        )
       end
       private_class_method :at
 

@@ -5,7 +5,9 @@ module Core
     # What a mend does to a piece: plain data, applied to a work (for good) or to a side of a seam (to try it).
     module Edit
       # Replaces a link of a work by its index.
-      def self.link(work, index) = work.with(links: work.links.each_with_index.map { |link, i| i + 1 == index ? yield(link) : link })
+      def self.link(work, index)
+        work.with(links: work.links.each_with_index.map { |link, i| i + 1 == index ? yield(link) : link })
+      end
 
       # Replaces a section of a work, in all its links.
       def self.section(work, id)
@@ -23,7 +25,9 @@ module Core
           return Edit.link(work, index) { |link| change(link, danced) } if here_only || danced.changed
 
           Edit.section(work, work.links[index - 1].section.id) do |section|
-            section.with(rows: section.rows.each_with_index.map { |own, i| i + 1 == danced.origin ? changed(own) : own })
+            section.with(
+              rows: section.rows.each_with_index.map { |own, i| i + 1 == danced.origin ? changed(own) : own }
+            )
           end
         end
 
@@ -33,9 +37,16 @@ module Core
 
         def change(link, danced)
           changes = link.changes
-          return link.with(changes: changes.with(replace: { **changes.replace, danced.origin => changed(danced.row) })) if danced.origin
+          if danced.origin
+            return (
+              link.with(changes: changes.with(replace: { **changes.replace, danced.origin => changed(danced.row) }))
+            )
+          end
 
-          inserted = changes.insert_after.transform_values { |rows| rows.map { |own| own.equal?(danced.row) ? changed(own) : own } }
+          inserted =
+            changes.insert_after.transform_values do |rows|
+              rows.map { |own| own.equal?(danced.row) ? changed(own) : own }
+            end
           link.with(changes: changes.with(insert_after: inserted))
         end
       end
@@ -46,7 +57,21 @@ module Core
 
         def apply(work, index, here_only: false)
           link = work.links[index - 1]
-          return Edit.link(work, index) { |own| own.with(changes: own.changes.with(insert_after: { **own.changes.insert_after, 0 => [row, *own.changes.insert_after[0]] })) } if here_only || link.altered?
+          if here_only || link.altered?
+            return (
+              Edit.link(work, index) do |own|
+                own.with(
+                  changes:
+                    own.changes.with(
+                      insert_after: {
+                        **own.changes.insert_after,
+                        0 => [row, *own.changes.insert_after[0]]
+                      }
+                    )
+                )
+              end
+            )
+          end
 
           Edit.section(work, link.section.id) { |section| section.with(rows: [row, *section.rows]) }
         end
@@ -65,7 +90,9 @@ module Core
         def here_only? = false
 
         def apply(work, index, **)
-          Edit.section(work, work.links[index - 1].section.id) { |section| section.with(edge => section.public_send(edge).merge(values)) }
+          Edit.section(work, work.links[index - 1].section.id) do |section|
+            section.with(edge => section.public_send(edge).merge(values))
+          end
         end
       end
 
@@ -75,7 +102,12 @@ module Core
 
         def apply(work, index, **)
           Edit.section(work, work.links[index - 1].section.id) do |section|
-            section.with(parts: section.parts.map { |part| holds.key?(part.group) ? part.with(hold_after: part.hold_after + holds[part.group]) : part })
+            section.with(
+              parts:
+                section.parts.map do |part|
+                  holds.key?(part.group) ? part.with(hold_after: part.hold_after + holds[part.group]) : part
+                end
+            )
           end
         end
       end

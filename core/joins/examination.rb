@@ -4,7 +4,17 @@ module Core
   module Joins
     # Holds a seam against the rules and keeps, of the mends each offers, those that make it fall silent.
     class Examination
-      RULES = [Rules::Weight, Rules::Facing, Rules::Level, Rules::Place, Rules::Counts, Rules::Groups, Rules::Tempo, Rules::Hands, Rules::Repeat].freeze
+      RULES = [
+        Rules::Weight,
+        Rules::Facing,
+        Rules::Level,
+        Rules::Place,
+        Rules::Counts,
+        Rules::Groups,
+        Rules::Tempo,
+        Rules::Hands,
+        Rules::Repeat
+      ].freeze
       MOST_QUESTIONS = 2
       MOST_MENDS = 4
 

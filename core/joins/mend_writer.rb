@@ -2,48 +2,51 @@
 
 module Core
   module Joins
-    # Mends as sentences: what to do, where.
+    # Mends as sentences: what to do, where. The words stand in the locale file; here is which words, and with what.
     class MendWriter
-      FACES = ["", "front", "the front-right corner", "right", "the back-right corner", "back", "the back-left corner", "left", "the front-left corner"].freeze
-      FEET = { left: "left", right: "right", both: "both" }.freeze
-      AMOUNTS = { 1 => "an eighth", 2 => "a quarter", 3 => "three eighths", 4 => "half" }.freeze
-      private_constant :FACES, :FEET, :AMOUNTS
+      PHRASES = "mend_texts"
+      private_constant :PHRASES
 
-      def initialize(work) = @links = work.order.links
+      # say: a callable (key, **values) => text, such as I18n.method(:t).
+      def initialize(work, say:)
+        @links = work.order.links
+        @say = say
+      end
 
-      # "End Smoke with a weight change on 8."
-      def text(mend) = send(mend.change, mend, name(mend), mend.facts)
+      # Core::Joins::Mend => "End Smoke with a weight change on 8."
+      def text(mend)
+        key = mend.change == :state_edge ? edge_key(mend) : mend.change
+        phrase(key, name: @links[mend.link - 1].name, at: mend.count, **words(mend.facts))
+      end
 
       private
 
-      def name(mend) = @links[mend.link - 1].name
-      def plural(count, word) = "#{count} #{word}#{'s' unless count == 1}"
+      def phrase(key, **values) = @say.call("#{PHRASES}.#{key}", **values)
 
-      def weight_change(mend, name, _facts) = "End #{name} with a weight change on #{mend.count}"
-      def touch_instead(mend, name, _facts) = "End #{name} with a touch on #{mend.count} instead of a step"
-      def mirror_eight(_mend, name, _facts) = "Start #{name} on the other foot: turn its first eight over"
-      def mirror_link(_mend, name, _facts) = "Dance all of #{name} on the other side here"
-      def turn(mend, name, facts) = "Turn #{AMOUNTS.fetch(facts[:eighths], 'on')} #{facts[:way]} from #{mend.count} in the last eight of #{name}"
-      def enter_facing(_mend, name, facts) = "Start #{name} facing #{FACES[facts[:facing]]}"
-      def level_change(mend, name, facts) = "Be #{facts[:level] == :floor ? 'on the floor' : facts[:level]} by the end of #{name}, from #{mend.count} on"
-      def take_counts(_mend, name, facts) = "Give #{plural(facts[:counts], 'count')} before #{name}"
-      def drop_and(_mend, name, _facts) = "Leave out the last move of #{name}"
-      def drop_pickup(_mend, name, _facts) = "Start #{name} on one, without the pickup"
-      def own_counts(_mend, name, facts) = "Make the last line of #{name} #{plural(facts[:counts], 'count')} long"
-      def extend_hold(_mend, name, facts) = "Hold at the end of #{name}: #{facts[:holds].values.uniq.sort.join(' and ')} more #{facts[:holds].values.all?(1) ? 'count' : 'counts'} for those who are early"
-      def name_tempo(_mend, name, facts) = "Say “#{facts[:name]}” on the first eight of #{name}"
-      def put_down(mend, name, facts) = "Let go of the #{facts[:what]} on #{mend.count} of #{name}"
-      def pick_up(mend, name, facts) = "Have the #{facts[:what]} in hand on #{mend.count} of #{name}"
+      # Facts that are values of the body or counts, as words; others as they are.
+      def words(facts) = facts.to_h { |name, value| word(name, value) }
 
-      def state_edge(_mend, name, facts)
-        key, value = facts.first
-        case key
-        when :weight then "#{name} leaves the #{value == :left ? 'right' : 'left'} foot free"
-        when :facing then "#{name} ends facing #{FACES[value]}"
-        when :level then "#{name} starts #{value == :floor ? 'on the floor' : value}"
-        when :place then "#{name} starts at #{value}"
-        else value.empty? ? "#{name}: nothing in hand" : "#{name}: #{value} in hand"
+      def word(name, value)
+        case name
+        when :facing then [:facing, phrase("faces.#{value}")]
+        when :level then [:level, phrase("levels.#{value}")]
+        when :weight then [:foot, phrase("feet.#{value == :left ? :right : :left}")]
+        when :counts then [:counts, phrase("counts", count: value)]
+        when :eighths then [:amount, phrase("amounts.#{value.between?(1, 4) ? value : :more}")]
+        when :holds then [:holds, held(value.values)]
+        else [name, value]
         end
+      end
+
+      # "2 and 4 more counts"
+      def held(counts)
+        phrase(counts.all?(1) ? "held.one" : "held.other", counts: counts.uniq.sort.join(phrase("and")))
+      end
+
+      # An edge is stated by what it states; hands may be empty.
+      def edge_key(mend)
+        what, value = mend.facts.first
+        what == :hands && value.empty? ? "state_edge.empty" : "state_edge.#{what}"
       end
     end
   end

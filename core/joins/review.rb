@@ -2,8 +2,8 @@
 
 module Core
   module Joins
-    # All joins of a piece, held against the rules. Joins with the same key share what their steps say; places, groups and
-    # tempo belong to each.
+    # All joins of a piece, held against the rules. Joins with the same key share what their steps say; places, groups
+    # and tempo belong to each.
     class Review
       Held = Struct.new(:join, :seam, :findings, keyword_init: true) do
         def verdict = Finding.worst(findings)
@@ -11,7 +11,8 @@ module Core
       end
 
       # metres: {index of the leaving link => longest way between its spots and the next link's}.
-      def initialize(work, vocabulary: Movement::Vocabulary::DEFAULT, danced: Piece::Danced.new(work, vocabulary:), metres: {})
+      def initialize(work, vocabulary: Movement::Vocabulary::DEFAULT, danced: Piece::Danced.new(work, vocabulary:),
+                     metres: {})
         @work = work
         @vocabulary = vocabulary
         @danced = danced
@@ -40,11 +41,17 @@ module Core
 
       # A section straight again is on both sides: a mend is tried on the whole piece.
       def tried_whole(findings, join)
-        findings.map { |finding| finding.with(mends: finding.mends.select { |mend| silent?(finding.state, mend.apply(@work), join) }) }
+        findings.map do |finding|
+          finding.with(mends: finding.mends.select { |mend| silent?(finding.state, mend.apply(@work), join) })
+        end
       end
 
       def silent?(state, work, join)
-        found = Examination.new(Seam.of(Sequence.new(work.order).after(join.index), Piece::Danced.new(work, vocabulary: @vocabulary)), vocabulary: @vocabulary).findings
+        found =
+          Examination.new(
+            Seam.of(Sequence.new(work.order).after(join.index), Piece::Danced.new(work, vocabulary: @vocabulary)),
+            vocabulary: @vocabulary
+          ).findings
         found.none? { |finding| finding.state == state && !finding.fits? }
       end
 
@@ -53,7 +60,9 @@ module Core
         return findings if seam.leaving.place.index == join.index
 
         places = { seam.leaving.place.index => join.leaving.index, seam.entering.place.index => join.entering.index }
-        findings.map { |finding| finding.with(mends: finding.mends.map { |mend| mend.with(link: places.fetch(mend.link)) }) }
+        findings.map do |finding|
+          finding.with(mends: finding.mends.map { |mend| mend.with(link: places.fetch(mend.link)) })
+        end
       end
 
       # An altered end or beginning: joins of the same two sections that are danced without it, by index.

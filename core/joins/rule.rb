@@ -44,7 +44,15 @@ module Core
       def typed(change, side, draft, at: nil, **facts)
         return unless draft
 
-        mend = Mend.new(change:, link: side.place.index, row: side.row, count: at && ((at / 12) + 1), edit: Edit::Row.new(row: side.row, text: draft.text), facts:)
+        mend =
+          Mend.new(
+            change:,
+            link: side.place.index,
+            row: side.row,
+            count: at && ((at / 12) + 1),
+            edit: Edit::Row.new(row: side.row, text: draft.text),
+            facts:
+          )
         other = side.trying(line: draft.line)
         [mend, side.equal?(leaving) ? seam.trying(leaving: other) : seam.trying(entering: other)]
       end
@@ -52,14 +60,25 @@ module Core
       # A mend that states something of an edge.
       def stated(change, side, edge, values, **facts)
         own = side.mirrored? ? Piece::Danced.turned(values) : values
-        mend = Mend.new(change:, link: side.place.index, row: side.row, edit: Edit::Stated.new(edge:, values: own), facts:)
+        mend =
+          Mend.new(change:, link: side.place.index, row: side.row, edit: Edit::Stated.new(edge:, values: own), facts:)
         body = side.body.with(**values.transform_values { |value| Movement::Known.stated(value) })
         [mend, edge == :exit ? seam.trying(leaving: side.trying(body:)) : seam.trying(entering: side.trying(body:))]
       end
 
       # A mend that begins the entering link with counts of nothing.
       def more_counts(counts, **facts)
-        mend = Mend.new(change: :take_counts, link: entering.place.index, row: 1, edit: Edit::Before.new(counts:), facts: { counts:, **facts })
+        mend =
+          Mend.new(
+            change: :take_counts,
+            link: entering.place.index,
+            row: 1,
+            edit: Edit::Before.new(counts:),
+            facts: {
+              counts:,
+              **facts
+            }
+          )
         [mend, seam.trying(entering: entering.trying_more(counts))]
       end
 

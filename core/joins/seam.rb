@@ -28,7 +28,9 @@ module Core
       def early
         parts = leaving.section.parts
         own = leaving.place.link.danced.sum { |danced| danced.row.counts }
-        parts.select { |part| shared.include?(part.group) }.to_h { |part| [part.group, leaving.place.counts - part.length(own)] }
+        parts
+          .select { |part| shared.include?(part.group) }
+          .to_h { |part| [part.group, leaving.place.counts - part.length(own)] }
       end
 
       # Groups that dance on both sides; without parts everybody does.

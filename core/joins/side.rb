@@ -57,12 +57,22 @@ module Core
 
       # Whether anything danced on the first two counts rests on where the body is: the feet at work, a turn, a way.
       def depends?
-        placed.any? { |move| move.at < 24 && move.kind == :step && (move.layer == :feet || move.turn != 0 || move.facing || move.travel) }
+        placed.any? do |move|
+          move.at < 24 && move.kind == :step && (move.layer == :feet || move.turn != 0 || move.facing || move.travel)
+        end
       end
 
       # The same side with another line, or with another body: to try a mend.
       def trying(line: nil, body: nil, place: nil)
-        Side.new(place || @place, @danced, body || (line ? body_of(line) : @body), row:, from: @from, edge: @edge, line: line || @line)
+        Side.new(
+          place || @place,
+          @danced,
+          body || (line ? body_of(line) : @body),
+          row:,
+          from: @from,
+          edge: @edge,
+          line: line || @line
+        )
       end
 
       # More counts of silence on this side.
@@ -70,7 +80,15 @@ module Core
 
       # The same side danced on the other side.
       def turned_over
-        Side.new(place.with(link: place.link.with(mirrored: !mirrored?)), @danced, Movement::Mirror.state(body), row:, from: @from, edge: @edge, line: @line && Movement::Mirror.line(@line))
+        Side.new(
+          place.with(link: place.link.with(mirrored: !mirrored?)),
+          @danced,
+          Movement::Mirror.state(body),
+          row:,
+          from: @from,
+          edge: @edge,
+          line: @line && Movement::Mirror.line(@line)
+        )
       end
 
       private
@@ -81,7 +99,9 @@ module Core
       # When a move is done; one without a length lasts to the next count.
       def done(move) = move.length ? move.end_at : ((move.at / 12) + 1) * 12
 
-      def filling(line) = line ? line.placed.select { |move| %i[step hold unknown].include?(move.kind) }.sort_by(&:at) : []
+      def filling(line)
+        line ? line.placed.select { |move| %i[step hold unknown].include?(move.kind) }.sort_by(&:at) : []
+      end
 
       def after_last
         free = 0
@@ -107,7 +127,15 @@ module Core
       def body_of(line)
         stated = section.public_send(@edge)
         stated = Piece::Danced.turned(stated) if mirrored?
-        return Movement::Walk.new([line, *@danced.link_lines(place.link).drop(1)], entry: stated, vocabulary: @danced.vocabulary).entry if @edge == :entry
+        if @edge == :entry
+          return (
+            Movement::Walk.new(
+              [line, *@danced.link_lines(place.link).drop(1)],
+              entry: stated,
+              vocabulary: @danced.vocabulary
+            ).entry
+          )
+        end
 
         Movement::Walk.new([line], from: @from, exit: stated, vocabulary: @danced.vocabulary).exit
       end

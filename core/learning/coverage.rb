@@ -23,8 +23,13 @@ module Core
       def line(item)
         people = @items.dancers(item)
         cells = people.map { |person| @progress.cell(person, item.key) }
-        Line.new(item:, dancers: people.size, shown: cells.count { |cell| cell.rung.positive? },
-                 learned: cells.count { |cell| @progress.ladder.learned?(cell.rung) }, last_danced_on: cells.filter_map(&:last_danced_on).max)
+        Line.new(
+          item:,
+          dancers: people.size,
+          shown: cells.count { |cell| cell.rung.positive? },
+          learned: cells.count { |cell| @progress.ladder.learned?(cell.rung) },
+          last_danced_on: cells.filter_map(&:last_danced_on).max
+        )
       end
     end
   end

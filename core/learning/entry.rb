@@ -12,7 +12,9 @@ module Core
       private
 
       def settle
-        raise ValueError.new("kind", "must be one of #{KINDS.join(', ')}, got #{kind.inspect}") unless KINDS.include?(kind)
+        return if KINDS.include?(kind)
+
+        raise ValueError.new("kind", "must be one of #{KINDS.join(', ')}, got #{kind.inspect}")
       end
     end
   end

@@ -2,11 +2,13 @@
 
 module Core
   module Learning
-    # When what somebody has would become rusty, if it is danced on certain days only. A planning aid: it never lowers a tick.
+    # When what somebody has would become rusty, if it is danced on certain days only. A planning aid: it never lowers a
+    # tick.
     #
     #   Forecast.new(cell, [Date.new(2027, 1, 20)], today:, ends:).gap  # => Gap or nil
     class Forecast
-      # since: when it was danced last; rusty: the first day on which it would be; until: when it is danced next, or the end.
+      # since: when it was danced last; rusty: the first day on which it would be; until: when it is danced next, or the
+      # end.
       Gap = Struct.new(:since, :rusty, :until, keyword_init: true)
 
       # cell: Cell; days: [Date] on which it will be danced, ends: the last day that counts.
@@ -16,7 +18,8 @@ module Core
         @today = today
       end
 
-      # The first stretch in which it would become rusty, or nil. What is rusty already is none: it is to be danced at once anyway.
+      # The first stretch in which it would become rusty, or nil. What is rusty already is none: it is to be danced at
+      # once anyway.
       def gap
         return if @cell.last_danced_on.nil? || @cell.freshness(@today) == :rusty
 

@@ -2,8 +2,8 @@
 
 module Core
   module Learning
-    # For whoever is out: link by link, where the holes are, how those beside would close up, who could cover, which group
-    # has lost its leader; and which of the coming slots have lost their point.
+    # For whoever is out: link by link, where the holes are, how those beside would close up, who could cover, which
+    # group has lost its leader; and which of the coming slots have lost their point.
     class HoleSheet
       # missing: [person]; moves: [[person, Spot, Spot], …] when closing up; covers: [[person, rung], …], best first;
       # leaderless: [[group, counts after the start], …].
@@ -28,7 +28,11 @@ module Core
 
       # Of slots ([[id, dancers, teachers], …]) the ids of those with nobody left to teach, or nobody to teach them.
       def pointless(slots)
-        slots.select { |_, dancers, teachers| (dancers.any? && (dancers - @out).empty?) || (teachers.any? && (teachers - @out).empty?) }.map(&:first)
+        slots
+          .select do |_, dancers, teachers|
+            (dancers.any? && (dancers - @out).empty?) || (teachers.any? && (teachers - @out).empty?)
+          end
+          .map(&:first)
       end
 
       private
@@ -38,17 +42,30 @@ module Core
         return if missing.empty?
 
         formation = @formations[placed.index] || Floor::Formation.new
-        Place.new(placed:, missing:, spots: formation.spots.slice(*missing), moves: closing(formation, missing), covers: covers(placed, missing), leaderless: leaderless(placed))
+        Place.new(
+          placed:,
+          missing:,
+          spots: formation.spots.slice(*missing),
+          moves: closing(formation, missing),
+          covers: covers(placed, missing),
+          leaderless: leaderless(placed)
+        )
       end
 
       # Each hole is filled from outside: the next in the row steps into it, the one after takes that place.
       def closing(formation, missing)
         here = formation.spots.except(*@out)
-        missing.filter_map { |person| formation.spots[person] }.sort_by { |spot| -spot.x.abs }.flat_map { |hole| fill(hole, here) }
+        missing
+          .filter_map { |person| formation.spots[person] }
+          .sort_by { |spot| -spot.x.abs }
+          .flat_map { |hole| fill(hole, here) }
       end
 
       def fill(hole, here)
-        outer = here.select { |_, spot| (spot.y - hole.y).abs <= ROW && beyond?(spot, hole) }.sort_by { |_, spot| (spot.x - hole.x).abs }
+        outer =
+          here
+            .select { |_, spot| (spot.y - hole.y).abs <= ROW && beyond?(spot, hole) }
+            .sort_by { |_, spot| (spot.x - hole.x).abs }
         outer.map do |person, spot|
           move = [person, spot, hole]
           here[person] = spot.moved(hole.x, hole.y)
@@ -63,11 +80,16 @@ module Core
       def covers(placed, _missing)
         item = @items.of_link(placed.index)
         free = @items.everybody - @items.in_link(placed.index) - @out
-        free.map { |person| [person, @progress.rung(person, item.key)] }.select { |_, rung| rung.positive? }.max_by(MOST_COVERS) { |_, rung| rung }
+        free
+          .map { |person| [person, @progress.rung(person, item.key)] }
+          .select { |_, rung| rung.positive? }
+          .max_by(MOST_COVERS) { |_, rung| rung }
       end
 
       def leaderless(placed)
-        placed.section.parts.select { |part| @out.include?(@leaders[part.group]) }.map { |part| [part.group, part.offset] }
+        placed.section.parts
+          .select { |part| @out.include?(@leaders[part.group]) }
+          .map { |part| [part.group, part.offset] }
       end
     end
   end

@@ -40,7 +40,11 @@ module Core
       def by_key = @by_key ||= columns.to_h { |item| [item.key, item] }
 
       def links_at
-        @links_at ||= columns.select { |item| %i[section difference].include?(item.kind) }.flat_map { |item| item.links.map { |index| [index, item] } }.to_h
+        @links_at ||=
+          columns
+            .select { |item| %i[section difference].include?(item.kind) }
+            .flat_map { |item| item.links.map { |index| [index, item] } }
+            .to_h
       end
 
       def who(item)
@@ -71,12 +75,24 @@ module Core
 
         section = placed.section
         same = @links.select { |other| other.section.id == section.id && !other.link.altered? }
-        Item.new(kind: :section, key: "s#{section.id}", name: section.name, links: same.map(&:index), counts: section.counts)
+        Item.new(
+          kind: :section,
+          key: "s#{section.id}",
+          name: section.name,
+          links: same.map(&:index),
+          counts: section.counts
+        )
       end
 
       def difference(placed)
         counts = placed.link.danced.select(&:changed).sum { |danced| danced.row.counts }
-        Item.new(kind: :difference, key: "d#{placed.link.id || placed.index}", name: placed.name, links: [placed.index], counts:)
+        Item.new(
+          kind: :difference,
+          key: "d#{placed.link.id || placed.index}",
+          name: placed.name,
+          links: [placed.index],
+          counts:
+        )
       end
 
       def same_joins = @same_joins ||= @joins.group_by(&:key)

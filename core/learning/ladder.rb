@@ -8,7 +8,10 @@ module Core
 
       def top = rungs.size - 1
       def learned?(rung) = rung >= learned_from
-      def index(name) = rungs.index(name) || raise(ValueError.new("rung", "must be one of #{rungs.join(', ')}, got #{name.inspect}"))
+
+      def index(name)
+        rungs.index(name) || raise(ValueError.new("rung", "must be one of #{rungs.join(', ')}, got #{name.inspect}"))
+      end
 
       private
 

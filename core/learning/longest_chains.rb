@@ -59,7 +59,12 @@ module Core
       end
 
       def chain(from, to, inside, missing)
-        Chain.new(from:, to:, people: Values::Bits.count(inside), missing: Values::Bits.to_a(missing & inside).map { |i| @present[i] })
+        Chain.new(
+          from:,
+          to:,
+          people: Values::Bits.count(inside),
+          missing: Values::Bits.to_a(missing & inside).map { |i| @present[i] }
+        )
       end
 
       def inside?(chain, other) = !chain.equal?(other) && other.from <= chain.from && other.to >= chain.to

@@ -19,7 +19,8 @@ module Core
       def positions(token)
         return token.value[0] <= token.value[1] || @called > 1 ? range(*token.value) : [nil] if token.kind == :range
 
-        token.text.downcase.scan(/\d+|[ea&]/).each_with_index.map { |part, i| one(part, token.text[0] =~ /[ea&]/ && i.zero?) }
+        token.text.downcase.scan(/\d+|[ea&]/).each_with_index
+          .map { |part, i| one(part, token.text[0] =~ /[ea&]/ && i.zero?) }
       end
 
       private

@@ -2,17 +2,19 @@
 
 module Core
   module Movement
-    # Findings of a walk as sentences.
-    module FindingWriter
-      module_function
+    # Findings of a walk as sentences; the words stand in the locale file.
+    class FindingWriter
+      REASONS = %i[same_foot from_the_floor past_end].freeze
+      private_constant :REASONS
 
+      # say: a callable (key, **values) => text.
+      def initialize(say:) = @say = say
+
+      # Core::Movement::Finding => "The left foot already bears the weight. …"
       def text(finding)
-        case finding.reason
-        when :same_foot then "The #{finding.subject} foot already bears the weight. Is there a close or a weight change before it?"
-        when :from_the_floor then "This starts standing, but the body is on the #{finding.subject == :kneeling ? 'knees' : 'floor'} here. When does it get up?"
-        when :past_end then "#{finding.subject} lies past the end of this line."
-        else "This line has no count #{finding.subject}."
-        end
+        reason = REASONS.find { |known| known == finding.reason } || :no_such_count
+        reason = :"from_the_floor_#{finding.subject == :kneeling ? 'knees' : 'floor'}" if reason == :from_the_floor
+        @say.call("walk_findings.#{reason}", subject: finding.subject)
       end
     end
   end

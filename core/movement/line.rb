@@ -5,14 +5,20 @@ module Core
     # One eight as read. counts: its length; called: the number said on its first count; exit: what its text states of
     # its end ({weight: :left}); notes: words that are no movement; cues: [[text, at], …]; faults: [Fault].
     # offsets: {group name => counts later}, meet: the count on which all meet again, as typed.
-    class Line < Values::Value.of(:counts, moves: [].freeze, called: 1, exit: {}.freeze, notes: [].freeze, cues: [].freeze, faults: [].freeze,
-                                  versions: [].freeze, offsets: {}.freeze, meet: nil, feel: :even)
+    class Line < Values::Value.of(
+      :counts, moves: [].freeze, called: 1, exit: {}.freeze, notes: [].freeze, cues: [].freeze,
+      faults: [].freeze, versions: [].freeze, offsets: {}.freeze, meet: nil, feel: :even
+    )
       Fault = Struct.new(:kind, :count, :text)
 
       def length = counts * Move::TWELFTHS
       def placed = moves.select(&:at)
       def loose = moves.reject(&:at)
-      def same?(other) = other && counts == other.counts && moves.size == other.moves.size && moves.zip(other.moves).all? { |a, b| a.same?(b) }
+
+      def same?(other)
+        other && counts == other.counts && moves.size == other.moves.size &&
+          moves.zip(other.moves).all? { |a, b| a.same?(b) }
+      end
     end
   end
 end

@@ -6,7 +6,8 @@ module Core
     # where "x2" fills further eights. Nothing is refused; a count the line does not have is a fault with its place.
     class LineReader
       EXIT = /\b(?:ends?\s+(?:with\s+)?)?(?<side>r|l|right|left)\s+(?:foot\s+|ft\s+)?free\b/i
-      ENDS = /\bends?\s+(?:facing\s+(?:the\s+)?(?<facing>front right|front left|back right|back left|front|audience|back|right|left)|(?:at|on)\s+(?:the\s+)?(?<place>\p{Ll}[\p{L} ]{1,40}))/i
+      ENDS =
+        /\bends?\s+(?:facing\s+(?:the\s+)?(?<facing>front right|front left|back right|back left|front|audience|back|right|left)|(?:at|on)\s+(?:the\s+)?(?<place>\p{Ll}[\p{L} ]{1,40}))/i
       LATER = /(?<group>\p{Lu}[\p{L}' ]*?)\s+(?<counts>\d{1,2})\s+(?:counts?\s+)?later/
       MEET = /\ball\s+(?:meet|together)\s+(?:on\s+)?(?<count>\d{1,2})\b/i
       FACTS = /later|meet|together|free|ends?\s/i
@@ -42,10 +43,15 @@ module Core
       def take_facts(text)
         return text unless text.match?(FACTS)
 
-        rest = text.gsub(LATER) { (@facts[:offsets][Regexp.last_match[:group].strip] = Regexp.last_match[:counts].to_i) && "," }
+        rest =
+          text.gsub(LATER) do
+            (@facts[:offsets][Regexp.last_match[:group].strip] = Regexp.last_match[:counts].to_i) && ","
+          end
         rest = rest.sub(MEET) { (@facts[:meet] = Regexp.last_match[:count].to_i) && "," }
         rest = rest.gsub(ENDS) { state_end(Regexp.last_match) && "," }
-        rest.sub(EXIT) { (@facts[:exit][:weight] = Regexp.last_match[:side].downcase.start_with?("r") ? :left : :right) && "," }
+        rest.sub(EXIT) do
+          (@facts[:exit][:weight] = Regexp.last_match[:side].downcase.start_with?("r") ? :left : :right) && ","
+        end
       end
 
       def state_end(said)
@@ -56,7 +62,10 @@ module Core
 
       # "5 6 … 1 2": the line is called from five.
       def called
-        numbers = @groups.select { |g| g.kind == :counts }.flat_map { |g| g.tokens.flat_map { |t| t.text.scan(/\d+/).map(&:to_i) } }
+        numbers =
+          @groups
+            .select { |g| g.kind == :counts }
+            .flat_map { |g| g.tokens.flat_map { |t| t.text.scan(/\d+/).map(&:to_i) } }
         first = numbers.first
         first && first > 1 && numbers.any? { |n| n < first } && numbers.all? { |n| n <= @size } ? first : 1
       end
@@ -80,7 +89,9 @@ module Core
 
       def counts(at, group)
         partner = @groups[at + 1]
-        return loose_counts(group) unless partner && (@first || @moves.empty?) && %i[words silent].include?(partner.kind)
+        unless partner && (@first || @moves.empty?) && %i[words silent].include?(partner.kind)
+          return loose_counts(group)
+        end
 
         moves = partner.kind == :silent ? [Move.new(text: "-", kind: :silent)] : moves_of(partner)
         put(moves, partner, positions(group))
@@ -110,8 +121,12 @@ module Core
 
       def positions(group)
         found = group.tokens.flat_map { |token| @counts.positions(token).map { |position| [position, token] } }
-        found.each { |position, token| @faults << Line::Fault.new(:no_such_count, nil, token.text) unless position && position < @size * 12 }
-        found.filter_map { |position, token| position && [position, token.kind] }.select { |position, _| position < @size * 12 }
+        found.each do |position, token|
+          @faults << Line::Fault.new(:no_such_count, nil, token.text) unless position && position < @size * 12
+        end
+        found
+          .filter_map { |position, token| position && [position, token.kind] }
+          .select { |position, _| position < @size * 12 }
       end
 
       def put(moves, group, positions)
@@ -134,7 +149,9 @@ module Core
 
       def note(text)
         return @moves[-1] = @moves.last.with(choice: [:weight]) if text.match?(ANY) && @moves.any?
-        return @versions << ["standing", text.sub(STANDING, ""), @moves.last&.at, @moves.last&.length] if text.match?(STANDING)
+        if text.match?(STANDING)
+          return @versions << ["standing", text.sub(STANDING, ""), @moves.last&.at, @moves.last&.length]
+        end
 
         @notes << text
       end
@@ -148,7 +165,8 @@ module Core
 
         from = 0
         @moves = @moves.zip(lengths).map do |move, length|
-          placed = Placing.new([move], [from], range: false, vocabulary: @vocabulary).moves.first.with(length:, said: [])
+          placed =
+            Placing.new([move], [from], range: false, vocabulary: @vocabulary).moves.first.with(length:, said: [])
           from += length
           placed
         end
@@ -161,7 +179,8 @@ module Core
         @notes.delete(said)
         last = @moves.pop
         at = last.at + 12
-        @moves << last.with(step: "step", text: "step #{last.side == :left ? 'L' : 'R'}", length: 12) << Move.new(text: "hold", step: "hold", kind: :hold, at:, length: 12)
+        @moves << last.with(step: "step", text: "step #{last.side == :left ? 'L' : 'R'}", length: 12) <<
+          Move.new(text: "hold", step: "hold", kind: :hold, at:, length: 12)
       end
 
       def finish
@@ -175,7 +194,12 @@ module Core
 
       def line(moves, index, last)
         moves = shifted(moves, index * @size * 12) unless index.zero?
-        said = { moves:, exit: {}, **(index == last ? { exit: @facts[:exit], meet: @facts[:meet] } : {}), **(index.zero? ? beside : {}) }
+        said = {
+          moves:,
+          exit: {},
+          **(index == last ? { exit: @facts[:exit], meet: @facts[:meet] } : {}),
+          **(index.zero? ? beside : {})
+        }
         Line.new(counts: @size, called: @called, feel: @feel, **said)
       end
 
@@ -184,7 +208,15 @@ module Core
 
       def shifted(moves, by)
         moves.map do |move|
-          move.at ? move.with(at: move.at - by, places: move.places.map { |place| place - by }, said: move.said.map { |place| place - by }) : move
+          if move.at
+            move.with(
+              at: move.at - by,
+              places: move.places.map { |place| place - by },
+              said: move.said.map { |place| place - by }
+            )
+          else
+            move
+          end
         end
       end
     end

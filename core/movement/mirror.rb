@@ -14,7 +14,13 @@ module Core
       end
 
       def move(move)
-        move.with(text: text(move.text), side: SIDES[move.side], feet: move.feet.map { |foot| SIDES[foot] }, turn: move.turn && -move.turn, facing: facing(move.facing))
+        move.with(
+          text: text(move.text),
+          side: SIDES[move.side],
+          feet: move.feet.map { |foot| SIDES[foot] },
+          turn: move.turn && -move.turn,
+          facing: facing(move.facing)
+        )
       end
 
       def exit(stated)
@@ -35,8 +41,11 @@ module Core
 
       # A body state seen from the other side.
       def state(state)
-        state.with(weight: state.weight.with(value: SIDES.fetch(state.weight.value, state.weight.value)), facing: state.facing.with(value: facing(state.facing.value)),
-                   place: state.place.with(value: state.place.value && text(state.place.value)))
+        state.with(
+          weight: state.weight.with(value: SIDES.fetch(state.weight.value, state.weight.value)),
+          facing: state.facing.with(value: facing(state.facing.value)),
+          place: state.place.with(value: state.place.value && text(state.place.value))
+        )
       end
     end
   end

@@ -10,7 +10,13 @@ module Core
       def exit = @exit ||= Mirror.state(@walk.exit)
       def after(row) = Mirror.state(@walk.after(row))
       def findings = @findings ||= @walk.findings.map { |finding| turned(finding) }
-      def steps = @steps ||= @walk.steps.map { |step| Walk::Step.new(row: step.row, move: Mirror.move(step.move), at: step.at, state: Mirror.state(step.state)) }
+
+      def steps
+        @steps ||=
+          @walk.steps.map do |step|
+            Walk::Step.new(row: step.row, move: Mirror.move(step.move), at: step.at, state: Mirror.state(step.state))
+          end
+      end
 
       private
 

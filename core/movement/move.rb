@@ -7,9 +7,11 @@ module Core
     # kind: :step, :hold, :silent, :free or :unknown; side: :left, :right or nil; feet: a foot for each placement,
     # where they were all said; hands: what they hold after it ("" nothing, nil as before); said, range: the positions
     # as typed, and whether as "5-6"; turn: eighths, to the right positive, nil when a turn was said without how far.
-    class Move < Values::Value.of(:text, step: nil, kind: :unknown, at: nil, length: nil, places: [].freeze, side: nil, feet: [].freeze, turn: 0,
-                                  facing: nil, level: nil, travel: nil, layer: :feet, choice: [].freeze, said: [].freeze, range: false,
-                                  hands: nil)
+    class Move < Values::Value.of(
+      :text, step: nil, kind: :unknown, at: nil, length: nil, places: [].freeze, side: nil,
+      feet: [].freeze, turn: 0, facing: nil, level: nil, travel: nil, layer: :feet,
+      choice: [].freeze, said: [].freeze, range: false, hands: nil
+    )
       TWELFTHS = 12
 
       def end_at = at && (at + (length || TWELFTHS))
@@ -21,7 +23,20 @@ module Core
       def same?(other) = meaning == other.meaning
 
       def meaning
-        [kind == :unknown ? Vocabulary.fold(text) : step, kind, at, length, side, feet, turn, facing, level, travel, choice, hands]
+        [
+          kind == :unknown ? Vocabulary.fold(text) : step,
+          kind,
+          at,
+          length,
+          side,
+          feet,
+          turn,
+          facing,
+          level,
+          travel,
+          choice,
+          hands
+        ]
       end
     end
   end

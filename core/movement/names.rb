@@ -16,12 +16,25 @@ module Core
 
       # Known steps with the names they go by and where: Use with names {name => [sections]}.
       def uses
-        said.reject { |move, _| move.step.nil? }.group_by { |move, _| move.step }
-            .map { |step, uses| Use.new(step:, names: uses.group_by { |move, _| name(move) }.transform_values { |same| same.map(&:last).uniq }) }.sort_by(&:step)
+        said
+          .reject { |move, _| move.step.nil? }
+          .group_by { |move, _| move.step }
+          .map do |step, uses|
+            Use.new(
+              step:,
+              names: uses.group_by { |move, _| name(move) }.transform_values { |same| same.map(&:last).uniq }
+            )
+          end
+          .sort_by(&:step)
       end
 
       # Words that are kept as written: {text => [sections]}.
-      def unknown = said.select { |move, _| move.kind == :unknown }.group_by { |move, _| move.text.downcase }.transform_values { |same| same.map(&:last).uniq }
+      def unknown
+        said
+          .select { |move, _| move.kind == :unknown }
+          .group_by { |move, _| move.text.downcase }
+          .transform_values { |same| same.map(&:last).uniq }
+      end
 
       private
 
@@ -30,7 +43,11 @@ module Core
       # The words of a move that are its step's name, without sides and directions.
       def name(move)
         words = Vocabulary.fold(move.text).split
-        (0...words.size).filter_map { |at| (found = @vocabulary.match(words, at)) && found[0].name == move.step && words[at, found[1]].join(" ") }.first || move.step
+        (0...words.size)
+          .filter_map do |at|
+            (found = @vocabulary.match(words, at)) && found[0].name == move.step && words[at, found[1]].join(" ")
+          end
+          .first || move.step
       end
     end
   end

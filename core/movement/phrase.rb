@@ -6,12 +6,53 @@ module Core
     # Unknown words are kept and do nothing to the feet.
     class Phrase
       SIDES = { "r" => :right, "right" => :right, "rt" => :right, "l" => :left, "left" => :left, "lt" => :left }.freeze
-      AMOUNTS = { "half" => 4, "quarter" => 2, "full" => 8, "eighth" => 1, "12" => 4, "14" => 2, "34" => 6, "360" => 8, "180" => 4, "90" => 2, "double" => 16 }.freeze
-      FACINGS = { "front" => 1, "audience" => 1, "front right" => 2, "right" => 3, "back right" => 4, "back" => 5, "upstage" => 5, "back left" => 6, "left" => 7, "front left" => 8 }.freeze
-      TRAVEL = { "forward" => :forward, "fwd" => :forward, "back" => :back, "bk" => :back, "backward" => :back, "backwards" => :back, "side" => :side, "diagonal" => :diagonal }.freeze
+      AMOUNTS = {
+        "half" => 4,
+        "quarter" => 2,
+        "full" => 8,
+        "eighth" => 1,
+        "12" => 4,
+        "14" => 2,
+        "34" => 6,
+        "360" => 8,
+        "180" => 4,
+        "90" => 2,
+        "double" => 16
+      }.freeze
+      FACINGS = {
+        "front" => 1,
+        "audience" => 1,
+        "front right" => 2,
+        "right" => 3,
+        "back right" => 4,
+        "back" => 5,
+        "upstage" => 5,
+        "back left" => 6,
+        "left" => 7,
+        "front left" => 8
+      }.freeze
+      TRAVEL = {
+        "forward" => :forward,
+        "fwd" => :forward,
+        "back" => :back,
+        "bk" => :back,
+        "backward" => :back,
+        "backwards" => :back,
+        "side" => :side,
+        "diagonal" => :diagonal
+      }.freeze
       WHERE = [FACINGS, TRAVEL, AMOUNTS].freeze
       FILLER = %w[to the a on and with ft foot of in into it your corner wall pls please].freeze
-      LAYERS = { "arms" => :arms, "arm" => :arms, "hands" => :arms, "head" => :head, "eyes" => :head, "feet" => :feet, "body" => :body, "voice" => :breath }.freeze
+      LAYERS = {
+        "arms" => :arms,
+        "arm" => :arms,
+        "hands" => :arms,
+        "head" => :head,
+        "eyes" => :head,
+        "feet" => :feet,
+        "body" => :body,
+        "voice" => :breath
+      }.freeze
 
       # tokens: Tokens::Token of words.
       def initialize(tokens, vocabulary)
@@ -51,7 +92,10 @@ module Core
         step, size = @vocabulary.match(folded, at)
         return unless step
 
-        [step, size] unless before && size == 1 && (WHERE.any? { |words| words.key?(folded[at]) } || belongs?(before[0], step, folded[at]))
+        unless before && size == 1 &&
+            (WHERE.any? { |words| words.key?(folded[at]) } || belongs?(before[0], step, folded[at]))
+          [step, size]
+        end
       end
 
       # A word that says which layer is free, or what the arms do, belongs to the step before it.
@@ -75,7 +119,9 @@ module Core
 
         sides = words.filter_map { |word| SIDES[word] }
         sides = [] if facing_words?(step, words)
-        repeats(step, sides).each_with_index.map { |own, i| one(step, words, own, own.size < sides.size && (i.positive? || plain?(words)) ? named(step, own) : text) }
+        repeats(step, sides).each_with_index.map do |own, i|
+          one(step, words, own, own.size < sides.size && (i.positive? || plain?(words)) ? named(step, own) : text)
+        end
       end
 
       # "step R L R" is three steps; "ball-change R L" is one with both feet said.
@@ -92,8 +138,20 @@ module Core
 
       def one(step, words, sides, text)
         amount = words.filter_map { |word| AMOUNTS[word] }.first
-        Move.new(text:, step: step.name, kind: step.kind, side: sides.first, feet: (sides.size > 1 ? sides : []).freeze, length: step.counts > 1 ? step.counts * 12 : nil,
-                 turn: turn(step, amount, sides.first), facing: facing(step, words), level: step.level, travel: travel(words), layer: layer(step, words), hands: hands(step, words))
+        Move.new(
+          text:,
+          step: step.name,
+          kind: step.kind,
+          side: sides.first,
+          feet: (sides.size > 1 ? sides : []).freeze,
+          length: step.counts > 1 ? step.counts * 12 : nil,
+          turn: turn(step, amount, sides.first),
+          facing: facing(step, words),
+          level: step.level,
+          travel: travel(words),
+          layer: layer(step, words),
+          hands: hands(step, words)
+        )
       end
 
       def turn(step, amount, side)
@@ -117,7 +175,12 @@ module Core
       def facing(step, words)
         return unless step.name == "face"
 
-        said = words.reject { |word| FILLER.include?(word) }.map { |word| { "r" => "right", "l" => "left", "bk" => "back" }.fetch(word, word) }.first(2).join(" ")
+        said =
+          words
+            .reject { |word| FILLER.include?(word) }
+            .map { |word| { "r" => "right", "l" => "left", "bk" => "back" }.fetch(word, word) }
+            .first(2)
+            .join(" ")
         FACINGS[said] || FACINGS[said.split.first.to_s]
       end
 
@@ -125,7 +188,14 @@ module Core
       def hands(step, words)
         return "" if step.hands == :drop
 
-        step.hands && (step.holds || words.reject { |word| FILLER.include?(word) || SIDES.key?(word) }.join(" ").then { |said| said.empty? ? "prop" : said })
+        step.hands &&
+          (
+            step.holds ||
+              words
+                .reject { |word| FILLER.include?(word) || SIDES.key?(word) }
+                .join(" ")
+                .then { |said| said.empty? ? "prop" : said }
+          )
       end
 
       def travel(words) = words.filter_map { |word| TRAVEL[word] }.first
@@ -136,7 +206,12 @@ module Core
         words.intersect?(%w[arm arms hand hands]) && step.hands.nil? ? :arms : step.layer
       end
 
-      def unknown(words) = { side: words.filter_map { |word| SIDES[word] }.first, layer: words.intersect?(%w[arm arms hand hands]) ? :arms : :feet }
+      def unknown(words)
+        {
+          side: words.filter_map { |word| SIDES[word] }.first,
+          layer: words.intersect?(%w[arm arms hand hands]) ? :arms : :feet
+        }
+      end
     end
   end
 end

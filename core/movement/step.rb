@@ -7,8 +7,11 @@ module Core
     # stays). foot: :free when the named foot must be free to do it (a kick), :standing when it is danced on it (a hop).
     # turn: eighths to the side it is danced to. level: level after it; needs: level before it. layer: what moves.
     # hands: :take or :drop, what it does with what is named after it (or with `holds`, where the step names it).
-    class Step < Values::Value.of(:name, aliases: [].freeze, weights: [].freeze, foot: nil, counts: 1, turn: 0, level: nil, needs: nil, layer: :feet,
-                                  hazards: [].freeze, kind: :step, swing: [].freeze, travel: nil, hands: nil, holds: nil)
+    class Step < Values::Value.of(
+      :name, aliases: [].freeze, weights: [].freeze, foot: nil, counts: 1, turn: 0, level: nil,
+      needs: nil, layer: :feet, hazards: [].freeze, kind: :step, swing: [].freeze, travel: nil,
+      hands: nil, holds: nil
+    )
       KINDS = %i[step hold silent free].freeze
 
       # One row of a style's table.

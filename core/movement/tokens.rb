@@ -10,8 +10,14 @@ module Core
       EDGE = /(?![[:alnum:]½])/
       # Tried in this order where the line stands; a word is whatever is none of them.
       PATTERNS = {
-        cue: /"[^"]*"|“[^”]*”/, note: /\([^)]*\)?/, range: /\d{1,2}\s*[-–]\s*\d{1,2}#{EDGE}/, times: /[x×]\s?\d{1,2}#{EDGE}/i,
-        number: /[ea&]?\d{1,2}(?:[ea&]+(?:\d{1,2})?)*#{EDGE}/i, comma: /[,;.:]+/, dash: /[-–—]+(?=\s|\z)/, and: /&#{EDGE}/
+        cue: /"[^"]*"|“[^”]*”/,
+        note: /\([^)]*\)?/,
+        range: /\d{1,2}\s*[-–]\s*\d{1,2}#{EDGE}/,
+        times: /[x×]\s?\d{1,2}#{EDGE}/i,
+        number: /[ea&]?\d{1,2}(?:[ea&]+(?:\d{1,2})?)*#{EDGE}/i,
+        comma: /[,;.:]+/,
+        dash: /[-–—]+(?=\s|\z)/,
+        and: /&#{EDGE}/
       }.freeze
       WORD = /[^\s,;:()"“”]+/
       # What can begin one of the patterns; anything else begins a word.
@@ -32,7 +38,9 @@ module Core
 
       def next_token(scanner)
         if scanner.match?(OPENING)
-          PATTERNS.each { |kind, pattern| (said = scanner.scan(pattern)) && (return Token.new(kind == :and ? :number : kind, said, value(kind, said))) }
+          PATTERNS.each do |kind, pattern|
+            (said = scanner.scan(pattern)) && (return Token.new(kind == :and ? :number : kind, said, value(kind, said)))
+          end
         end
         said = scanner.scan(WORD)
         said && Token.new(:word, said, Vocabulary.fold(said))

@@ -2,7 +2,8 @@
 
 module Core
   module Movement
-    # Takes a typed text that may fill several eights ("//", "x2", "in 6:", a pasted sheet) apart into one text an eight.
+    # Takes a typed text that may fill several eights ("//", "x2", "in 6:", a pasted sheet) apart into one text an
+    # eight.
     #
     #   TypedEights.of("1 kick L // o/s")  # => [[8, "1 kick L"], [8, "o/s"]]
     module TypedEights

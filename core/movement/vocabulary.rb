@@ -6,7 +6,14 @@ module Core
     #
     #   Vocabulary.new.match(%w[ball ch l r], 0)  # => [Step "ball-change", 2]
     class Vocabulary
-      STYLES = [Styles::BASICS, Styles::JAZZ, Styles::BALLET, Styles::STREET, Styles::CONTEMPORARY, Styles::SEATED].freeze
+      STYLES = [
+        Styles::BASICS,
+        Styles::JAZZ,
+        Styles::BALLET,
+        Styles::STREET,
+        Styles::CONTEMPORARY,
+        Styles::SEATED
+      ].freeze
       FOLDED = { "é" => "e", "è" => "e", "ê" => "e", "î" => "i", "ç" => "c", "ö" => "o" }.freeze
 
       PLAIN = /\A[a-z0-9]+\z/

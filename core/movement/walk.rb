@@ -54,9 +54,22 @@ module Core
       end
 
       def check_room(line, row)
-        line.faults.each { |fault| @findings << Finding.new(row:, count: fault.count || 1, kind: :too_many, reason: fault.kind, subject: fault.text) if fault.kind == :no_such_count }
-        over = line.placed.find { |move| move.end_at > line.length && move.at + 12 > line.length && move.at >= line.length }
-        @findings << Finding.new(row:, count: over.count, kind: :too_many, reason: :past_end, subject: over.text) if over
+        line.faults.each do |fault|
+          next unless fault.kind == :no_such_count
+
+          @findings << Finding.new(
+            row:,
+            count: fault.count || 1,
+            kind: :too_many,
+            reason: fault.kind,
+            subject: fault.text
+          )
+        end
+        over =
+          line.placed.find { |move| move.end_at > line.length && move.at + 12 > line.length && move.at >= line.length }
+        return unless over
+
+        @findings << Finding.new(row:, count: over.count, kind: :too_many, reason: :past_end, subject: over.text)
       end
 
       def dance(move, row)
@@ -94,7 +107,10 @@ module Core
       end
 
       def need_level(step, move, row)
-        return unless step.needs == :standing && %i[floor kneeling].include?(@state.level.value) && @state.level.source != :not_stated
+        unless step.needs == :standing && %i[floor kneeling].include?(@state.level.value) &&
+            @state.level.source != :not_stated
+          return
+        end
 
         ask(row, move, :from_the_floor, @state.level.value)
       end

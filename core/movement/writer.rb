@@ -17,18 +17,31 @@ module Core
       private
 
       # What dancers who stand do instead, behind the move it stands in for.
-      def versions(move) = @line.versions.select { |_, _, at, _| at == move.at }.map { |_, text, _, _| "(standing #{text})" }
+      def versions(move)
+        @line.versions.select { |_, _, at, _| at == move.at }.map { |_, text, _, _| "(standing #{text})" }
+      end
 
       # "Nurses 4 later, all meet 1".
-      def groups = [*@line.offsets.map { |group, counts| "#{group} #{counts} later" }, ("all meet #{@line.meet}" if @line.meet)].compact
+      def groups
+        [
+          *@line.offsets.map { |group, counts| "#{group} #{counts} later" },
+          ("all meet #{@line.meet}" if @line.meet)
+        ].compact
+      end
 
       # What is stated of the end, in words.
       def ending
         weight, facing, place = @line.exit.values_at(:weight, :facing, :place)
-        [("#{weight == :left ? 'R' : 'L'} free" if weight), ("ends facing #{Phrase::FACINGS.key(facing)}" if facing), ("ends at #{place}" if place)].compact
+        [
+          ("#{weight == :left ? 'R' : 'L'} free" if weight),
+          ("ends facing #{Phrase::FACINGS.key(facing)}" if facing),
+          ("ends at #{place}" if place)
+        ].compact
       end
 
-      def shown(move) = move.kind == :silent ? "-" : [move.text, ("(either foot)" if move.choice.include?(:weight))].compact.join(" ")
+      def shown(move)
+        move.kind == :silent ? "-" : [move.text, ("(either foot)" if move.choice.include?(:weight))].compact.join(" ")
+      end
 
       def counts(move)
         return unless move.at
@@ -47,10 +60,14 @@ module Core
 
       # "3&" rather than "3 3&".
       def called_counts(positions)
-        return "&#{called_counts(positions.drop(1))}" if positions.size > 1 && positions.first.negative? && positions[1].zero?
+        if positions.size > 1 && positions.first.negative? && positions[1].zero?
+          return "&#{called_counts(positions.drop(1))}"
+        end
 
-        positions.chunk_while { |a, b| (a % 12).zero? && (b % 12).positive? && a / 12 == b / 12 }
-                 .map { |same| name(same.first) + same.drop(1).map { |position| NAMES.fetch(position % 12, "") }.join }.join(" ")
+        positions
+          .chunk_while { |a, b| (a % 12).zero? && (b % 12).positive? && a / 12 == b / 12 }
+          .map { |same| name(same.first) + same.drop(1).map { |position| NAMES.fetch(position % 12, "") }.join }
+          .join(" ")
       end
 
       # Placed by its length alone.
@@ -61,7 +78,11 @@ module Core
 
       # What is called on a position of the line.
       def name(position)
-        position.negative? ? NAMES.fetch(position % 12, "&") : "#{called(position / 12)}#{NAMES.fetch(position % 12, '')}"
+        if position.negative?
+          NAMES.fetch(position % 12, "&")
+        else
+          "#{called(position / 12)}#{NAMES.fetch(position % 12, '')}"
+        end
       end
 
       public :name

@@ -12,10 +12,15 @@ module Core
         @danced = Danced.new(work, vocabulary:)
       end
 
-      def links = @links ||= work.order.links.map { |placed| Walked.new(placed:, entry: walk(placed).entry, exit: walk(placed).exit) }
+      def links
+        @links ||=
+          work.order.links.map { |placed| Walked.new(placed:, entry: walk(placed).entry, exit: walk(placed).exit) }
+      end
 
       # [[link index, Movement::Walk::Finding], …] in order of the piece.
-      def findings = work.order.links.flat_map { |placed| walk(placed).findings.map { |finding| [placed.index, finding] } }
+      def findings
+        work.order.links.flat_map { |placed| walk(placed).findings.map { |finding| [placed.index, finding] } }
+      end
 
       def forks = @danced.forks
       def music = MusicFit.new(work).findings

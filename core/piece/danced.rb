@@ -7,7 +7,9 @@ module Core
     class Danced
       # A stated edge as it is on the other side.
       def self.turned(stated)
-        stated.to_h { |name, value| [name, name == :facing ? Movement::Mirror.facing(value) : Movement::Mirror.other(value)] }
+        stated.to_h do |name, value|
+          [name, name == :facing ? Movement::Mirror.facing(value) : Movement::Mirror.other(value)]
+        end
       end
 
       attr_reader :vocabulary
@@ -35,7 +37,11 @@ module Core
 
       # The same, its side undone.
       def plain_lines(link)
-        link.altered? ? @altered[[link.section.id, link.changes]] ||= read(link.section, link.danced.map(&:row)) : lines(link.section)
+        if link.altered?
+          @altered[[link.section.id, link.changes]] ||= read(link.section, link.danced.map(&:row))
+        else
+          lines(link.section)
+        end
       end
 
       # One line of a link as danced, by its number from 1.
@@ -45,29 +51,52 @@ module Core
       end
 
       # Movement::Walk along a link, from its stated entry.
-      def walk(link) = @walks[key(link)] ||= link.mirrored ? Movement::MirroredWalk.new(walk(link.with(mirrored: false))) : walked(link)
+      def walk(link)
+        @walks[key(link)] ||= if link.mirrored
+                                Movement::MirroredWalk.new(walk(link.with(mirrored: false)))
+                              else
+                                walked(link)
+                              end
+      end
 
       # Walk along a section as taught.
       def section_walk(section) = walk(Link.new(section:))
 
       # Where repeats of one section part: [Movement::Fork], each altered or edited link against the first plain one.
       def forks
-        @work.order.links.group_by { |placed| placed.section.id }.values.flat_map { |same| same.drop(1).filter_map { |later| fork(same.first, later) } }
+        @work.order.links
+          .group_by { |placed| placed.section.id }
+          .values
+          .flat_map { |same| same.drop(1).filter_map { |later| fork(same.first, later) } }
       end
 
       # Reads movement text as this section does; what it read once it knows.
       def reader(section)
-        @readers[section.id] ||= Movement::Reader.new(vocabulary: @vocabulary, feel: section.feel.to_sym, elsewhere: ->(name, number) { elsewhere(section, name, number) })
+        @readers[section.id] ||= Movement::Reader.new(
+          vocabulary: @vocabulary,
+          feel: section.feel.to_sym,
+          elsewhere: ->(name, number) { elsewhere(section, name, number) }
+        )
       end
 
       private
 
-      def walked(link) = Movement::Walk.new(plain_lines(link), entry: link.section.entry, exit: link.section.exit, vocabulary: @vocabulary)
+      def walked(link)
+        Movement::Walk.new(
+          plain_lines(link),
+          entry: link.section.entry,
+          exit: link.section.exit,
+          vocabulary: @vocabulary
+        )
+      end
 
       def key(link) = [link.section.id, link.mirrored, link.changes]
 
       def read(section, rows)
-        reader(section).section(rows.map { |row| [row.text, row.counts] }).zip(rows).map { |found, row| one(found, row) }
+        reader(section)
+          .section(rows.map { |row| [row.text, row.counts] })
+          .zip(rows)
+          .map { |found, row| one(found, row) }
       end
 
       # A row is one eight: what its text says beyond that is a fault, and cues written beside it are added.
@@ -79,7 +108,9 @@ module Core
 
       def elsewhere(asking, name, number)
         other = @sections[Movement::Vocabulary.fold(name)]
-        return if other.nil? || other.id == asking.id || other.rows.any? { |row| row.text.match?(Movement::Reader::BORROWED) }
+        if other.nil? || other.id == asking.id || other.rows.any? { |row| row.text.match?(Movement::Reader::BORROWED) }
+          return
+        end
 
         lines(other)[number - 1] if number.positive?
       end
@@ -87,7 +118,12 @@ module Core
       def fork(first, later)
         return unless first.link.altered? || later.link.altered?
 
-        Movement::Fork.between(plain_lines(first.link), plain_lines(later.link), section: first.section.id, links: [first.index, later.index])
+        Movement::Fork.between(
+          plain_lines(first.link),
+          plain_lines(later.link),
+          section: first.section.id,
+          links: [first.index, later.index]
+        )
       end
     end
   end

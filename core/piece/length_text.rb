@@ -4,7 +4,16 @@ module Core
   module Piece
     # Reads and writes a section's length as people say it: "6 eights", "5 eights + 4", "3 sixes", "42 counts".
     module LengthText
-      LINES = { "eight" => 8, "six" => 6, "four" => 4, "three" => 3, "two" => 2, "seven" => 7, "five" => 5, "ten" => 10 }.freeze
+      LINES = {
+        "eight" => 8,
+        "six" => 6,
+        "four" => 4,
+        "three" => 3,
+        "two" => 2,
+        "seven" => 7,
+        "five" => 5,
+        "ten" => 10
+      }.freeze
       NAMES = LINES.invert.freeze
       TERM = /\A(?:(?<n>\d{1,3})\s*(?:x|×)?\s*(?<word>eights?|sixe?s?|fours?|threes?|twos?|sevens?|fives?|tens?|8s?|6s?)
               |(?<tag>\d{1,2})\s*(?:-?\s*counts?\s*)?tag|tag\s*(?:of\s*)?(?<tag2>\d{1,2})

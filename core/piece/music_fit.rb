@@ -43,7 +43,12 @@ module Core
         difference = (to - ends).to_i
         return if difference.zero? || (last && difference.positive? && @work.track.length_seconds)
 
-        Finding.new(kind: difference.positive? ? :part_longer : :part_shorter, count: from, amount: difference.abs, subject: name)
+        Finding.new(
+          kind: difference.positive? ? :part_longer : :part_shorter,
+          count: from,
+          amount: difference.abs,
+          subject: name
+        )
       end
     end
   end

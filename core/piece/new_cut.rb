@@ -31,14 +31,18 @@ module Core
       # Parts of the music's form that are longer, shorter, new (before nil) or gone (after nil), by name and order.
       def parts
         [@work.track, @track].map { |track| numbered(track.form) }.then do |before, after|
-          (before.keys | after.keys).map { |key| Part.new(name: key.first, before: before[key], after: after[key]) }.reject { |part| part.before == part.after }
+          (before.keys | after.keys)
+            .map { |key| Part.new(name: key.first, before: before[key], after: after[key]) }
+            .reject { |part| part.before == part.after }
         end
       end
 
       # Indexes of joins to dance anew: the tempo over the seam differs, or one side lost counts.
       def stale_joins
         @old.links.each_cons(2).filter_map do |leaving, entering|
-          leaving.index if tempo_changed?(entering) || [leaving, entering].any? { |placed| shifts[placed.index - 1].lost.positive? }
+          if tempo_changed?(entering) || [leaving, entering].any? { |placed| shifts[placed.index - 1].lost.positive? }
+            leaving.index
+          end
         end
       end
 
@@ -51,13 +55,21 @@ module Core
       private
 
       def shift(before, after)
-        Shift.new(placed: before, from: before.start_seconds, to: after.start_seconds, by: after.start_seconds - before.start_seconds,
-                  stretch: after.seconds - before.seconds, lost: lost(after))
+        Shift.new(
+          placed: before,
+          from: before.start_seconds,
+          to: after.start_seconds,
+          by: after.start_seconds - before.start_seconds,
+          stretch: after.seconds - before.seconds,
+          lost: lost(after)
+        )
       end
 
       def lost(placed)
         ending = @track.length_seconds or return 0
-        (1..placed.counts).count { |count| @track.map.seconds_at(placed.start_beat + (count * placed.section.beats_per_count)) > ending + NOTICED }
+        (1..placed.counts).count do |count|
+          @track.map.seconds_at(placed.start_beat + (count * placed.section.beats_per_count)) > ending + NOTICED
+        end
       end
 
       def tempo_changed?(entering)

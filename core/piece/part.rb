@@ -6,7 +6,8 @@ module Core
     # enters while the link before is still going on); how long it holds just before and after its moves; mirrored, on
     # the other side from the rest. stretches: [[from, to, doing], …], counts of the link (inclusive) on which it does
     # something else than its moves: :holding, :free or :off. level, place, facing: where these are its own, in words.
-    class Part < Values::Value.of(:group, offset: 0, hold_before: 0, hold_after: 0, mirrored: false, stretches: [].freeze, level: nil, place: nil, facing: nil)
+    class Part < Values::Value.of(:group, offset: 0, hold_before: 0, hold_after: 0, mirrored: false,
+stretches: [].freeze, level: nil, place: nil, facing: nil)
       DOING = %i[moving holding free off].freeze
 
       # Counts from the link's start until it is done.
@@ -21,7 +22,10 @@ module Core
         raise ValueError.new("offset", "must be -32 or more, got #{offset}") if offset < -32
         return if stretches.all? { |from, to, doing| from <= to && DOING.include?(doing) }
 
-        raise ValueError.new("stretches", "must each be from, to and one of #{DOING.join(', ')}, got #{stretches.inspect}")
+        raise ValueError.new(
+          "stretches",
+                "must each be from, to and one of #{DOING.join(', ')}, got #{stretches.inspect}"
+        )
       end
     end
   end

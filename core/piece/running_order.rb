@@ -47,8 +47,16 @@ module Core
       end
 
       def placed(link, index, count, beat, occurrence)
-        PlacedLink.new(index:, link:, start_count: count, start_beat: beat, start_seconds: map.seconds_at(beat),
-                       seconds: map.seconds_between(beat, beat + link.beats), occurrence:, occurrences: totals[link.section.id])
+        PlacedLink.new(
+          index:,
+          link:,
+          start_count: count,
+          start_beat: beat,
+          start_seconds: map.seconds_at(beat),
+          seconds: map.seconds_between(beat, beat + link.beats),
+          occurrence:,
+          occurrences: totals[link.section.id]
+        )
       end
 
       def totals = @totals ||= @work.links.map { |link| link.section.id }.tally
@@ -65,7 +73,15 @@ module Core
       def point(placed, row, index, offset, count_in)
         beat = placed.start_beat + (offset * placed.section.beats_per_count)
         name = row.name == "" ? placed.name : row.name
-        Music::StartPoint.at(map, beat, count_in:, name:, link: placed.index, row: index + 1, count: placed.start_count + offset)
+        Music::StartPoint.at(
+          map,
+          beat,
+          count_in:,
+          name:,
+          link: placed.index,
+          row: index + 1,
+          count: placed.start_count + offset
+        )
       end
     end
   end

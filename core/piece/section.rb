@@ -4,10 +4,14 @@ module Core
   module Piece
     # Choreographed material with one owner who teaches it. time: how a count relates to the music's beat.
     # entry, exit: what is stated of the body at its edges ({weight: :left, facing: 5}); feel: "even" or "triplet".
-    # layers: how its layers are taught; being_made: it is created with the dancers. parts: empty when every group dances it as written.
-    class Section < Values::Value.of(:id, :name, choreographer: nil, rows: [].freeze, time: "normal", expected_counts: nil,
-                                     parts: [].freeze, hazards: [].freeze, difficulty: 1.0, method: "drill", minutes: nil,
-                                     entry: {}.freeze, exit: {}.freeze, feel: "even", fidelity: "set", layers: "together", being_made: false)
+    # layers: how its layers are taught; being_made: it is created with the dancers. parts: empty when every group
+    # dances it as written.
+    class Section < Values::Value.of(
+      :id, :name, choreographer: nil, rows: [].freeze, time: "normal", expected_counts: nil,
+      parts: [].freeze, hazards: [].freeze, difficulty: 1.0, method: "drill", minutes: nil,
+      entry: {}.freeze, exit: {}.freeze, feel: "even", fidelity: "set", layers: "together",
+      being_made: false
+    )
       # In which order layers are taught => how often its slow passes are danced for that.
       LAYERS = { "together" => 1, "feet_first" => 2, "arms_first" => 2 }.freeze
       # Beats of music per count.

@@ -9,7 +9,8 @@ module Core
     # everybody's minutes, and who teaches the phrases that later ones will stand beside. Exact while a step has at most
     # MOST_STATES of them (some 20 phrases and 3 teachers); beyond that the most promising are kept.
     #
-    #   Sharing.new([Phrase.new("A", 20), Phrase.new("B", 10), Phrase.new("A", 20)], teachers: %w[x y], sections: 2).even
+    #   Sharing.new([Phrase.new("A", 20), Phrase.new("B", 10), Phrase.new("A", 20)], teachers: %w[x y], sections:
+    #   2).even
     class Sharing
       Phrase = Struct.new(:name, :minutes, :counts)
       # blocks: [[first, last, teacher], …], indexes into phrases (each material once); loads: {teacher => minutes}.
@@ -27,7 +28,9 @@ module Core
         @sections = sections
         @sequence = order.map { |phrase| @phrases.index { |each| each.name == phrase.name } }
         raise ValueError.new("teachers", "needs at least one") if teachers.empty?
-        raise ValueError.new("sections", "must be 1 to #{@phrases.size}, got #{sections}") unless sections.between?(1, @phrases.size)
+        return if sections.between?(1, @phrases.size)
+
+        raise ValueError.new("sections", "must be 1 to #{@phrases.size}, got #{sections}")
       end
 
       # Least difference in minutes first, then the fewest handovers.
@@ -39,7 +42,10 @@ module Core
       # The figures of any cut: blocks as in a Proposal.
       def measure(blocks)
         taught = @phrases.each_index.map { |i| blocks.find { |from, to, _| i.between?(from, to) }.last }
-        loads = @teachers.to_h { |teacher| [teacher, @phrases.each_index.sum { |i| taught[i] == teacher ? @phrases[i].minutes : 0 }] }
+        loads =
+          @teachers.to_h do |teacher|
+            [teacher, @phrases.each_index.sum { |i| taught[i] == teacher ? @phrases[i].minutes : 0 }]
+          end
         Proposal.new(blocks:, loads:, handovers: @sequence.each_cons(2).count { |a, b| taught[a] != taught[b] })
       end
 
@@ -53,15 +59,25 @@ module Core
       end
 
       def complete?(state)
-        state.cuts.size == @sections && (@sections < @teachers.size || @teachers.each_index.all? { |t| state.teachers.include?(t) })
+        state.cuts.size == @sections &&
+          (@sections < @teachers.size || @teachers.each_index.all? { |t| state.teachers.include?(t) })
       end
 
       def states
-        @states ||= @phrases.each_index.reduce([State.new([], [], [0] * @teachers.size, 0)]) { |kept, at| thinned(kept.flat_map { |state| next_states(state, at) }, at) }
+        @states ||=
+          @phrases.each_index
+            .reduce([State.new([], [], [0] * @teachers.size, 0)]) do |kept, at|
+              thinned(kept.flat_map { |state| next_states(state, at) }, at)
+            end
       end
 
       def next_states(state, at)
-        going_on = state.cuts.any? && @phrases.size - at - 1 >= @sections - state.cuts.size ? [step(state, at, state.teachers.last, state.cuts)] : []
+        going_on =
+          if state.cuts.any? && @phrases.size - at - 1 >= @sections - state.cuts.size
+            [step(state, at, state.teachers.last, state.cuts)]
+          else
+            []
+          end
         return going_on if state.cuts.size == @sections
 
         going_on + candidates(state).map { |teacher| step(state, at, teacher, [*state.cuts, at]) }
@@ -82,7 +98,12 @@ module Core
 
       # Earlier phrases that stand beside this one somewhere in the piece: {phrase => times}.
       def beside(at)
-        @beside ||= @sequence.each_cons(2).reject { |a, b| a == b }.map(&:minmax).group_by(&:last).transform_values { |pairs| pairs.map(&:first).tally }
+        @beside ||=
+          @sequence.each_cons(2)
+            .reject { |a, b| a == b }
+            .map(&:minmax)
+            .group_by(&:last)
+            .transform_values { |pairs| pairs.map(&:first).tally }
         @beside.fetch(at, {})
       end
 
@@ -99,7 +120,9 @@ module Core
       end
 
       def blocks(state)
-        state.cuts.each_with_index.map { |from, i| [from, (state.cuts[i + 1] || @phrases.size) - 1, @teachers[state.teachers[from]]] }
+        state.cuts.each_with_index.map do |from, i|
+          [from, (state.cuts[i + 1] || @phrases.size) - 1, @teachers[state.teachers[from]]]
+        end
       end
     end
   end

@@ -7,7 +7,8 @@ module Core
     class StructureLine
       AGAIN = /\A(?:again|repeat(?:ed)?|once more|(?:second|third|fourth|2nd|3rd|4th) time)\z/i
       MIRRORED = %r{\A(?:other side|mirrored|o/s|opposite side)\z}i
-      ALTERED = /\A(?:with changes|changes|different|altered)(?:\s*(?:in|on|to|at)?\s*(?:eights?)?\s*(?<rows>[\d\s,&–-]+))?\z/i
+      ALTERED =
+        /\A(?:with changes|changes|different|altered)(?:\s*(?:in|on|to|at)?\s*(?:eights?)?\s*(?<rows>[\d\s,&–-]+))?\z/i
       UNPLACED = /\A(?:not placed|unplaced|spare)\z/i
       TAIL = %r{\s+(?:again|(?:again\s+)?(?:on\s+the\s+)?other\s+side|o/s)\z}i
       private_constant :AGAIN, :MIRRORED, :ALTERED, :UNPLACED, :TAIL
@@ -32,7 +33,9 @@ module Core
       # "with changes in 4, 5" keeps its commas: a part that is only a number belongs to the one before.
       def split
         text.split(/\s*[,;\t]\s*/).reject(&:empty?).each_with_object([]) do |part, parts|
-          joins = parts.any? && part.match?(/\A\d{1,2}(?:\s*[–-]\s*\d{1,2})?\z/) && parts.last.match?(/\A(?:with\s+)?changes.*\d\z/i)
+          joins =
+            parts.any? && part.match?(/\A\d{1,2}(?:\s*[–-]\s*\d{1,2})?\z/) &&
+            parts.last.match?(/\A(?:with\s+)?changes.*\d\z/i)
           joins ? parts[-1] = "#{parts.last}, #{part}" : parts << part
         end
       end

@@ -57,7 +57,12 @@ module Core
 
         rows = line.rows || @lengths[fold(line.name)] || []
         note(line.number, :no_length, line.name) if rows.empty?
-        @sections << Sketch.new(name: line.name, rows: check_rows(line, rows), teacher: teacher(line), line: line.number)
+        @sections << Sketch.new(
+          name: line.name,
+          rows: check_rows(line, rows),
+          teacher: teacher(line),
+          line: line.number
+        )
         @sections.size - 1
       end
 
@@ -69,7 +74,9 @@ module Core
       end
 
       def check_repeat(line, section)
-        note(line.number, :other_length, section.name, LengthText.render(section.rows)) if line.rows && line.rows != section.rows
+        if line.rows && line.rows != section.rows
+          note(line.number, :other_length, section.name, LengthText.render(section.rows))
+        end
         section.teacher ||= teacher(line)
         return unless line.teacher && section.teacher && fold(teacher(line)) != fold(section.teacher)
 

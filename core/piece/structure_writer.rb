@@ -24,11 +24,16 @@ module Core
       def first_line(link) = [*described(link.section), *echoes(link)].join(", ")
 
       def described(section)
-        [section.name, LengthText.render(section.rows.map(&:counts)), @teachers[section.choreographer]].compact.reject(&:empty?)
+        [section.name, LengthText.render(section.rows.map(&:counts)), @teachers[section.choreographer]].compact.reject(
+          &:empty?
+        )
       end
 
       def echoes(link)
-        [("other side" if link.mirrored), ("with changes in #{link.changes.touched.join(', ')}" if link.altered?)].compact
+        [
+          ("other side" if link.mirrored),
+          ("with changes in #{link.changes.touched.join(', ')}" if link.altered?)
+        ].compact
       end
     end
   end

@@ -2,9 +2,9 @@
 
 module Core
   module Planning
-    # What each rehearsal of a plan should open and end with: last time's new material is recapped by those who learned it
-    # and are there again; what is new today is danced to music once more. Nothing is wished where a chain or run that
-    # holds the material does it anyway. Material that shares dancers belongs together.
+    # What each rehearsal of a plan should open and end with: last time's new material is recapped by those who learned
+    # it and are there again; what is new today is danced to music once more. Nothing is wished where a chain or run
+    # that holds the material does it anyway. Material that shares dancers belongs together.
     class BookendWishes
       # kind: "recap" or "to_music"; window: its index; parts: [[Task, its dancers], …].
       Wish = Struct.new(:kind, :window, :parts, :choreographers, keyword_init: true) do
@@ -41,7 +41,10 @@ module Core
         return [] if @problem.recap.zero?
 
         present = there
-        due = owed.values.map { |task| [task, task.dancers & present] }.select { |task, here| here.any? && here.size >= task.dancers.size * PRESENT }
+        due =
+          owed.values
+            .map { |task| [task, task.dancers & present] }
+            .select { |task, here| here.any? && here.size >= task.dancers.size * PRESENT }
         due.map(&:first).each { |task| owed.delete(task.id) }
         together("recap", window, due.reject { |task, here| opens_with?(task, here) })
       end
@@ -49,7 +52,11 @@ module Core
       def musics(window)
         return [] if @problem.to_music.zero?
 
-        together("to_music", window, fresh.reject { |task| ends_with?(task) || task.dancers.empty? }.map { |task| [task, task.dancers] })
+        together(
+          "to_music",
+          window,
+          fresh.reject { |task| ends_with?(task) || task.dancers.empty? }.map { |task| [task, task.dancers] }
+        )
       end
 
       # The first thing these dancers do holds the material anyway.
@@ -64,7 +71,9 @@ module Core
         @here.any? { |block| block.start >= last && holds?(block, task) }
       end
 
-      def holds?(block, task) = task(block).through? && task.links && task(block).links && (task.links - task(block).links).empty?
+      def holds?(block, task)
+        task(block).through? && task.links && task(block).links && (task.links - task(block).links).empty?
+      end
 
       # Parts that share dancers, directly or through others, are one wish.
       def together(kind, window, parts)
@@ -72,7 +81,14 @@ module Core
           same, others = found.partition { |group| group.any? { |_, dancers| dancers.intersect?(part.last) } }
           found.replace([*others, [*same.flatten(1), part]])
         end
-        groups.map { |group| Wish.new(kind:, window:, parts: group, choreographers: group.flat_map { |task, _| task.choreographers }.uniq & there) }
+        groups.map do |group|
+          Wish.new(
+            kind:,
+            window:,
+            parts: group,
+            choreographers: group.flat_map { |task, _| task.choreographers }.uniq & there
+          )
+        end
       end
     end
   end

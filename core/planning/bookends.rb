@@ -3,9 +3,9 @@
 module Core
   module Planning
     # Recap first, today's material to music last: finds each wish (BookendWishes) a place in its rehearsal, where its
-    # dancers wait least for it. Together at the edge of the rehearsal, or each material beside its own lesson, whichever
-    # costs less; where neither goes, the rehearsal's blocks are set anew around it in the order they had. Time kept for a
-    # recap that nobody needs is closed up.
+    # dancers wait least for it. Together at the edge of the rehearsal, or each material beside its own lesson,
+    # whichever costs less; where neither goes, the rehearsal's blocks are set anew around it in the order they had.
+    # Time kept for a recap that nobody needs is closed up.
     #
     #   Bookends.new(problem, plan.placements).all  # => [Bookend, …]
     class Bookends
@@ -13,10 +13,11 @@ module Core
 
       KINDS = %w[recap to_music].freeze
       # start: minutes after the window's start; tasks: ids of the material.
-      Bookend = Struct.new(:kind, :window, :start, :minutes, :room, :dancers, :choreographers, :tasks, keyword_init: true) do
-        def end = start + minutes
-        def people = dancers | choreographers
-      end
+      Bookend =
+        Struct.new(:kind, :window, :start, :minutes, :room, :dancers, :choreographers, :tasks, keyword_init: true) do
+          def end = start + minutes
+          def people = dancers | choreographers
+        end
 
       # fixed: ids of windows in which nothing is moved for it.
       def initialize(problem, placements, fixed: [])
@@ -50,15 +51,30 @@ module Core
 
       private
 
-      # Ways to do a wish, each a list of tasks: together with the teachers, each material by itself, together without them.
+      # Ways to do a wish, each a list of tasks: together with the teachers, each material by itself, together without
+      # them.
       def choices(wish, index)
-        alone = wish.parts.each_with_index.map { |(task, dancers), i| task_for(wish, "#{index}-#{i}", dancers, task.choreographers & wish.choreographers, [task]) }
+        alone =
+          wish.parts.each_with_index.map do |(task, dancers), i|
+            task_for(wish, "#{index}-#{i}", dancers, task.choreographers & wish.choreographers, [task])
+          end
         whole = task_for(wish, "#{index}-all", wish.dancers, wish.choreographers, wish.tasks)
-        [[whole], (alone if alone.size > 1), ([task_for(wish, "#{index}-led", wish.dancers, [], wish.tasks)] if wish.choreographers.any?)].compact
+        [
+          [whole],
+          (alone if alone.size > 1),
+          ([task_for(wish, "#{index}-led", wish.dancers, [], wish.tasks)] if wish.choreographers.any?)
+        ].compact
       end
 
       def task_for(wish, number, dancers, choreographers, tasks)
-        Task.new(id: "#{wish.kind}-#{number}", kind: wish.kind, minutes: @problem.public_send(wish.kind), dancers:, choreographers:, sections: tasks.map(&:id))
+        Task.new(
+          id: "#{wish.kind}-#{number}",
+          kind: wish.kind,
+          minutes: @problem.public_send(wish.kind),
+          dancers:,
+          choreographers:,
+          sections: tasks.map(&:id)
+        )
       end
 
       def prepare(placements)
@@ -74,7 +90,12 @@ module Core
 
       def put(placement, window)
         room = @frame.windows[window].rooms.index { |id, _| id == placement.room }
-        @table.put(@frame.job(placement.task), window, *[placement.start, placement.minutes].map { |minutes| minutes / @problem.grid }, room)
+        @table.put(
+          @frame.job(placement.task),
+          window,
+          *[placement.start, placement.minutes].map { |minutes| minutes / @problem.grid },
+          room
+        )
       end
 
       # Once: {wish => its jobs}.
@@ -89,7 +110,9 @@ module Core
 
       def fit(window, wishes)
         choose_all(window, wishes)
-        around(window, wishes) if wishes.any? { |wish| !@chosen.key?(wish) } && !@fixed.include?(@frame.windows[window].id)
+        return unless wishes.any? { |wish| !@chosen.key?(wish) } && !@fixed.include?(@frame.windows[window].id)
+
+        around(window, wishes)
       end
 
       def choose_all(window, wishes)
@@ -115,14 +138,19 @@ module Core
         jobs.each { |job| @table.take(job) }
       end
 
-      # Steps between which it may be: before the first lesson of its dancers, or after the lessons that held the material,
-      # and after all their lessons when it is danced together.
+      # Steps between which it may be: before the first lesson of its dancers, or after the lessons that held the
+      # material, and after all their lessons when it is danced together.
       def edge(wish, job, lessons)
         people = @frame.bits(@extra[job.id].dancers)
         return [0, lessons.index { |set| set.anybits?(people) } || lessons.size] if wish.kind == "recap"
-        return [(lessons.rindex { |set| set.anybits?(people) } || -1) + 1, lessons.size] if @choices[wish].none? { |tasks| tasks.size > 1 && tasks.any? { |task| task.id == job.id } }
+        if @choices[wish].none? { |tasks| tasks.size > 1 && tasks.any? { |task| task.id == job.id } }
+          return (lessons.rindex { |set| set.anybits?(people) } || -1) + 1, lessons.size
+        end
 
-        taught = @extra[job.id].sections.flat_map { |id| @table.blocks[@frame.job(id).at].select { |block| block.window == wish.window } }
+        taught =
+          @extra[job.id].sections.flat_map do |id|
+            @table.blocks[@frame.job(id).at].select { |block| block.window == wish.window }
+          end
         [taught.map(&:end).max, lessons.size]
       end
 
@@ -134,12 +162,27 @@ module Core
       def bookend(job)
         task = @extra[job.id]
         at = place(job, @table.blocks[job.at].first)
-        Bookend.new(kind: task.kind, window: at.window, start: at.start, minutes: at.minutes, room: at.room, dancers: task.dancers, choreographers: task.choreographers, tasks: task.sections)
+        Bookend.new(
+          kind: task.kind,
+          window: at.window,
+          start: at.start,
+          minutes: at.minutes,
+          room: at.room,
+          dancers: task.dancers,
+          choreographers: task.choreographers,
+          tasks: task.sections
+        )
       end
 
       def place(job, block)
         window = @frame.windows[block.window]
-        Placement.new(task: job.id, window: window.id, start: @frame.minutes(block.start), minutes: @frame.minutes(block.steps), room: window.rooms[block.room].first)
+        Placement.new(
+          task: job.id,
+          window: window.id,
+          start: @frame.minutes(block.start),
+          minutes: @frame.minutes(block.steps),
+          room: window.rooms[block.room].first
+        )
       end
     end
   end

@@ -2,8 +2,9 @@
 
 module Core
   module Planning
-    # The earliest window in which the last run can lie, whatever the plan: from what waits for what, and from the minutes
-    # that each person, and the new material each dancer, has before it. A relaxation: nothing earlier is possible.
+    # The earliest window in which the last run can lie, whatever the plan: from what waits for what, and from the
+    # minutes that each person, and the new material each dancer, has before it. A relaxation: nothing earlier is
+    # possible.
     class Bound
       def initialize(frame)
         @frame = frame
@@ -29,7 +30,12 @@ module Core
       private
 
       def first_end(job, found)
-        from = [0, *job.after.map { |i| found[i] }, *job.after_window.map { |i| found[i] + 1 }, *(job.run || !@frame.runs? ? [by_minutes(job), by_new(job)] : [])].max
+        from = [
+          0,
+          *job.after.map { |i| found[i] },
+          *job.after_window.map { |i| found[i] + 1 },
+          *(job.run || !@frame.runs? ? [by_minutes(job), by_new(job)] : [])
+        ].max
         left = job.steps
         (from...@size).each do |window|
           longest = longest(job, window)
@@ -84,12 +90,16 @@ module Core
         return 0 unless @frame.cap
 
         eights = Hash.new(0.0)
-        ancestors(job).each { |i| @frame.jobs[i].fresh.each { |who| eights[who] += @frame.jobs[i].rate * @frame.jobs[i].steps } }
+        ancestors(job).each do |i|
+          @frame.jobs[i].fresh.each { |who| eights[who] += @frame.jobs[i].rate * @frame.jobs[i].steps }
+        end
         eights.map { |who, total| nth_window(who, ((total / @frame.cap) - 1e-6).ceil - alone_allowance) }.max || 0
       end
 
       # A block that holds more than the cap may stand alone; then the count of rehearsals says less.
-      def alone_allowance = @alone_allowance ||= @frame.jobs.any? { |each| !each.split && each.rate * each.steps > @frame.cap } ? 10_000 : 0
+      def alone_allowance
+        @alone_allowance ||= @frame.jobs.any? { |each| !each.split && each.rate * each.steps > @frame.cap } ? 10_000 : 0
+      end
 
       def nth_window(bit, count)
         return 0 if count <= 0

@@ -29,20 +29,28 @@ module Core
       end
 
       # For a room of the window, a whole number whose bits are the steps it is closed.
-      def closed(window, room) = Values::Bits.of(entries(window).select { |e| e[:who] == room }.flat_map { |e| covered(window, e).to_a }.uniq)
+      def closed(window, room)
+        Values::Bits.of(entries(window).select { |e| e[:who] == room }.flat_map { |e| covered(window, e).to_a }.uniq)
+      end
 
       # For each step of the window, the set of people who rehearse something else then; nil where nobody does.
       def working(window)
         busy = entries(window).select { |entry| entry[:work] && index[entry[:who]] }
         return if busy.empty?
 
-        busy.each_with_object(Array.new(steps(window), 0)) { |entry, sets| covered(window, entry).each { |step| sets[step] |= 1 << index[entry[:who]] } }
+        busy.each_with_object(Array.new(steps(window), 0)) do |entry, sets|
+          covered(window, entry).each { |step| sets[step] |= 1 << index[entry[:who]] }
+        end
       end
 
       # Minutes of other work, warming up and cooling down for it included: {[date, person's index] => minutes}.
       def elsewhere
-        @elsewhere ||= @problem.unavailable.select { |entry| (entry[:work] || entry[:frame]) && entry[:from] && index[entry[:who]] }
-                               .each_with_object(Hash.new(0)) { |entry, sum| sum[[entry[:date], index[entry[:who]]]] += entry[:to] - entry[:from] }
+        @elsewhere ||=
+          @problem.unavailable
+            .select { |entry| (entry[:work] || entry[:frame]) && entry[:from] && index[entry[:who]] }
+            .each_with_object(Hash.new(0)) do |entry, sum|
+              sum[[entry[:date], index[entry[:who]]]] += entry[:to] - entry[:from]
+            end
       end
 
       private

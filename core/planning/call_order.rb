@@ -13,8 +13,8 @@ module Core
       EXACT = 16
       Answer = Struct.new(:order, :waiting, :proven, :by_person, keyword_init: true)
 
-      # durations: minutes per item; calls: per person a text of 0 and 1, a column per item. after: {item => [items]} that
-      # come before it (indexes from 0).
+      # durations: minutes per item; calls: per person a text of 0 and 1, a column per item. after: {item => [items]}
+      # that come before it (indexes from 0).
       def initialize(durations, calls, after: {})
         @durations = durations
         @after = Array.new(durations.size) { |item| Values::Bits.of(after.fetch(item, [])) }
@@ -24,7 +24,12 @@ module Core
       def best
         order = @durations.size <= EXACT ? exact : improved
         waits = @calls.map { |items| wait(order, items) }
-        Answer.new(order: order.map { |i| i + 1 }, waiting: waits.sum, proven: @durations.size <= EXACT, by_person: waits)
+        Answer.new(
+          order: order.map { |i| i + 1 },
+          waiting: waits.sum,
+          proven: @durations.size <= EXACT,
+          by_person: waits
+        )
       end
 
       private
@@ -52,7 +57,10 @@ module Core
 
           cost = least[done] + (@durations[item] * open.count { |items| items[item].zero? })
           set = done | (1 << item)
-          least[set], last[set] = cost, item if least[set].nil? || cost < least[set]
+          if least[set].nil? || cost < least[set]
+            least[set] = cost
+            last[set] = item
+          end
         end
       end
 
@@ -78,7 +86,9 @@ module Core
 
       def neighbours(order)
         order.each_index.flat_map do |from|
-          order.each_index.reject { |to| to == from }.map { |to| order.dup.tap { |copy| copy.insert(to, copy.delete_at(from)) } }
+          order.each_index
+            .reject { |to| to == from }
+            .map { |to| order.dup.tap { |copy| copy.insert(to, copy.delete_at(from)) } }
         end
       end
 

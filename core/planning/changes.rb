@@ -15,7 +15,11 @@ module Core
         @frame = frame
         windows = frame.windows.each_with_index.to_h { |window, i| [window.id, i] }
         known = told.select { |placement| windows.key?(placement.window) && frame.job(placement.task) }
-        @places = known.group_by(&:task).to_h { |task, same| [frame.job(task).at, same.map { |each| [windows[each.window], each.start / frame.minutes(1)] }.sort] }
+        @places =
+          known.group_by(&:task)
+            .to_h do |task, same|
+              [frame.job(task).at, same.map { |each| [windows[each.window], each.start / frame.minutes(1)] }.sort]
+            end
         @called = Array.new(frame.windows.size, 0)
         known.each { |placement| @called[windows[placement.window]] |= frame.job(placement.task).people }
       end
@@ -30,11 +34,16 @@ module Core
         Count.new(new_calls: fresh, cancelled: gone, shifted: shifted(table))
       end
 
-      def price(table) = of(table).then { |found| (found.new_calls * NEW) + (found.cancelled * CANCELLED) + (found.shifted * SHIFTED) }
+      def price(table)
+        of(table).then { |found| (found.new_calls * NEW) + (found.cancelled * CANCELLED) + (found.shifted * SHIFTED) }
+      end
 
       private
 
-      def shifted(table) = @places.count { |at, places| table.blocks[at].map { |block| [block.window, block.start] }.sort != places }
+      def shifted(table)
+        @places.count { |at, places| table.blocks[at].map { |block| [block.window, block.start] }.sort != places }
+      end
+
       def count(set) = set.zero? ? 0 : Values::Bits.count(set)
     end
   end

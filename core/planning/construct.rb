@@ -5,10 +5,13 @@ module Core
     # Serial placement: jobs in an order of priority, each where it goes earliest, none before what it waits for.
     class Construct
       # Orders to try; each answers a number for a job, the least first.
-      RULES = { as_given: ->(job, _) { job.at }, urgent: ->(job, _) { [job.urgent ? 0 : 1, -job.tail, job.at] }, longest_tail: ->(job, _) { [-job.tail, job.at] }, fewest_dates: lambda { |job, dates|
-        [dates[job.at], -job.tail, job.at]
-      },
-                largest_call: ->(job, _) { [-Values::Bits.count(job.people), -job.tail, job.at] } }.freeze
+      RULES = {
+        as_given: ->(job, _) { job.at },
+        urgent: ->(job, _) { [job.urgent ? 0 : 1, -job.tail, job.at] },
+        longest_tail: ->(job, _) { [-job.tail, job.at] },
+        fewest_dates: ->(job, dates) { [dates[job.at], -job.tail, job.at] },
+        largest_call: ->(job, _) { [-Values::Bits.count(job.people), -job.tail, job.at] }
+      }.freeze
 
       def initialize(frame)
         @frame = frame
@@ -23,7 +26,11 @@ module Core
 
       # A table by the longest tail, shaken.
       def shaken(random, last: @frame.steps.size - 1, table: Table.new(@frame))
-        fill(table, @frame.jobs.map { |job| [job.urgent ? 0 : 1, -job.tail * (0.6 + (random.rand * 0.8)), job.at] }, last)
+        fill(
+          table,
+          @frame.jobs.map { |job| [job.urgent ? 0 : 1, -job.tail * (0.6 + (random.rand * 0.8)), job.at] },
+          last
+        )
       end
 
       # Places what is not placed yet.
@@ -37,7 +44,9 @@ module Core
           bounds = places.bounds(job, limit(job, last)) or next
           next unless places.early(job, bounds)
 
-          (job.before + job.before_window).each { |i| (waiting[i] -= 1).zero? && !table.placed?(@frame.jobs[i]) && (ready << @frame.jobs[i]) }
+          (job.before + job.before_window).each do |i|
+            (waiting[i] -= 1).zero? && !table.placed?(@frame.jobs[i]) && (ready << @frame.jobs[i])
+          end
         end
         table
       end

@@ -2,9 +2,9 @@
 
 module Core
   module Planning
-    # What a day asks of people who may only do so much: their work on a table, what they rehearse elsewhere, warm-up and
-    # cool-down once a rehearsal, and warming up again. Everybody's day is counted at once (Values::Tallies); only those who
-    # come near their limit are counted one by one, with the block that is to be added.
+    # What a day asks of people who may only do so much: their work on a table, what they rehearse elsewhere, warm-up
+    # and cool-down once a rehearsal, and warming up again. Everybody's day is counted at once (Values::Tallies); only
+    # those who come near their limit are counted one by one, with the block that is to be added.
     class DayLimits
       # work: per window and step, the set of people at work on anything.
       def initialize(table, work)
@@ -34,27 +34,34 @@ module Core
 
         @groups[date].none? do |most, people|
           close = job.people & people & over(date, most - steps - @frame.around - @again)
-          close.positive? && Values::Bits.to_a(close).any? { |bit| amount(date, bit, window, start...(start + steps)) > most }
+          close.positive? &&
+            Values::Bits.to_a(close).any? { |bit| amount(date, bit, window, start...(start + steps)) > most }
         end
       end
 
       # Whether nobody's day is too long as it stands.
       def sound?(people, window)
         date = @frame.dates[window]
-        people.nobits?(@limited[date]) || @groups[date].none? { |most, group| (people & group).anybits?(over(date, most)) }
+        people.nobits?(@limited[date]) ||
+          @groups[date].none? { |most, group| (people & group).anybits?(over(date, most)) }
       end
 
       private
 
       # [[steps they may still do here, people], …] of those with a limit.
       def groups(date)
-        @frame.limits(date).group_by { |bit, most| most - @frame.elsewhere(date, bit) }.transform_values { |pairs| Values::Bits.of(pairs.map(&:first)) }.to_a
+        @frame.limits(date)
+          .group_by { |bit, most| most - @frame.elsewhere(date, bit) }
+          .transform_values { |pairs| Values::Bits.of(pairs.map(&:first)) }
+          .to_a
       end
 
       # Those whose day, as it stands, comes to more than a number of steps.
       def over(date, steps) = @over[date][steps] ||= (@tallies[date] ||= tally(date)).over(steps)
 
-      def tally(date) = Values::Tallies.new(@limited[date]).tap { |sum| @frame.on(date).each { |window| add(sum, window) } }
+      def tally(date)
+        Values::Tallies.new(@limited[date]).tap { |sum| @frame.on(date).each { |window| add(sum, window) } }
+      end
 
       def add(sum, window)
         sum.add(@table.there(window), @frame.around)

@@ -5,10 +5,10 @@ module Core
     # Live minutes a task takes, everything included (starting values of the studio's handbook; settings change
     # them). Every answer is a Breakdown: the total in whole grid steps and the lines it is made of.
     #
-    # A new eight by a method is talk, then passes slow (at 60 %) and at tempo, with a reset after each: 20 s for up to six
-    # dancers, 45 s above, 90 s with spots or props. The handbook's minutes hold for 110 beats a minute and a large group;
-    # another tempo or group scales them by what the passes then take; layers taught one after the other need their slow
-    # passes for each.
+    # A new eight by a method is talk, then passes slow (at 60 %) and at tempo, with a reset after each: 20 s for up to
+    # six dancers, 45 s above, 90 s with spots or props. The handbook's minutes hold for 110 beats a minute and a large
+    # group; another tempo or group scales them by what the passes then take; layers taught one after the other need
+    # their slow passes for each.
     #
     #   Estimate.new.learn(section).minutes  # => 35 for seven eights by "drill"
     class Estimate
@@ -41,22 +41,42 @@ module Core
       end
 
       # The eights that differ, plus one pass of both endings back to back (2 minutes).
-      def difference(section, counts, bpm: BPM, people: nil) = up(teach(section, counts / 8.0, 1.0, bpm, people), "both endings back to back", 2)
+      def difference(section, counts, bpm: BPM, people: nil)
+        up(teach(section, counts / 8.0, 1.0, bpm, people), "both endings back to back", 2)
+      end
 
       # Two eights across the seam: talk, then so many passes with resets.
       def join(bpm:, people:, passes: 4)
         dance = passes * (16 * 60 / bpm / SLOW)
-        together([["talk it through", 2], ["#{passes} slow passes of two eights", dance / 60], ["resets", passes * reset(people) / 60.0]])
+        together(
+          [
+            ["talk it through", 2],
+            ["#{passes} slow passes of two eights", dance / 60],
+            ["resets", passes * reset(people) / 60.0]
+          ]
+        )
       end
 
       # A chain or run of so many seconds, danced `passes` times, with notes after.
       def chain(seconds, people:, passes: 2, notes: 2)
-        together([["#{passes} × #{(seconds / 60.0).round(1)} min", passes * seconds / 60.0], ["resets", passes * reset(people) / 60.0], ["notes", notes]])
+        together(
+          [
+            ["#{passes} × #{(seconds / 60.0).round(1)} min", passes * seconds / 60.0],
+            ["resets", passes * reset(people) / 60.0],
+            ["notes", notes]
+          ]
+        )
       end
 
       # Known steps put onto groups and spots: walk it, then two passes with the long resets that spots take.
       def place(seconds)
-        together([["walk the spots", 4], ["2 slow passes", 2 * seconds / 60.0 / SLOW], ["resets", 2 * RESET_SECONDS[:spots] / 60.0]])
+        together(
+          [
+            ["walk the spots", 4],
+            ["2 slow passes", 2 * seconds / 60.0 / SLOW],
+            ["resets", 2 * RESET_SECONDS[:spots] / 60.0]
+          ]
+        )
       end
 
       # What one new eight is made of, in minutes: [[what, minutes], …].
@@ -64,7 +84,12 @@ module Core
         slow, tempo = PASSES.fetch(method, PASSES["drill"])
         slow = [slow, layers > 1 ? 1 : 0].max * layers
         eight = 8 / bpm.to_f
-        [["talk", TALK], ["#{slow} slow passes", slow * eight / SLOW], ["#{tempo} passes at tempo", tempo * eight], ["resets", (slow + tempo) * reset(people || (SMALL_GROUP + 1)) / 60.0]]
+        [
+          ["talk", TALK],
+          ["#{slow} slow passes", slow * eight / SLOW],
+          ["#{tempo} passes at tempo", tempo * eight],
+          ["resets", (slow + tempo) * reset(people || (SMALL_GROUP + 1)) / 60.0]
+        ]
       end
 
       private
@@ -73,24 +98,39 @@ module Core
         per_eight = PRESETS.fetch(section.method, 5)
         by = factors(section, bpm, people)
         minutes = eights * per_eight * section.difficulty * by.values.reduce(:*) * left
-        lines = [Line.new(what: "new eights", amount: (eights * left).round(1), unit: "eights"), Line.new(what: section.method, amount: per_eight, unit: "min each"),
-                 Line.new(what: "difficulty", amount: section.difficulty, unit: "×")]
-        lines += by.reject { |_, amount| (amount - 1).abs < 0.01 }.map { |what, amount| Line.new(what:, amount: amount.round(2), unit: "×") }
+        lines = [
+          Line.new(what: "new eights", amount: (eights * left).round(1), unit: "eights"),
+          Line.new(what: section.method, amount: per_eight, unit: "min each"),
+          Line.new(what: "difficulty", amount: section.difficulty, unit: "×")
+        ]
+        lines +=
+          by
+            .reject { |_, amount| (amount - 1).abs < 0.01 }
+            .map { |what, amount| Line.new(what:, amount: amount.round(2), unit: "×") }
         Breakdown.new(minutes: [round_up(minutes), @grid].max, lines:)
       end
 
       # What else makes it longer or shorter.
       def factors(section, bpm, people)
         layers = Piece::Section::LAYERS.fetch(section.layers)
-        { "under eleven" => @age, "this tempo and group" => ratio(section, { bpm:, people: }, {}), section.layers => ratio(section, { layers: }, {}),
+        {
+          "under eleven" => @age,
+          "this tempo and group" => ratio(section, { bpm:, people: }, {}),
+          section.layers => ratio(section, { layers: }, {}),
           "made with the dancers" => section.made_here? ? MAKING : 1.0,
-          "as this teacher's rehearsals came out" => @factors.fetch(section.choreographer, 1.0) }
+          "as this teacher's rehearsals came out" => @factors.fetch(section.choreographer, 1.0)
+        }
       end
 
-      def ratio(section, one, other) = one_eight(section.method, **one).sum(&:last) / one_eight(section.method, **other).sum(&:last)
+      def ratio(section, one, other)
+        one_eight(section.method, **one).sum(&:last) / one_eight(section.method, **other).sum(&:last)
+      end
 
       def up(breakdown, what, minutes)
-        Breakdown.new(minutes: round_up(breakdown.minutes + minutes), lines: [*breakdown.lines, Line.new(what:, amount: minutes, unit: "min")])
+        Breakdown.new(
+          minutes: round_up(breakdown.minutes + minutes),
+          lines: [*breakdown.lines, Line.new(what:, amount: minutes, unit: "min")]
+        )
       end
 
       def together(parts)
@@ -98,7 +138,13 @@ module Core
         Breakdown.new(minutes: round_up(parts.sum(&:last)), lines:)
       end
 
-      def fixed(minutes) = Breakdown.new(minutes: [round_up(minutes), @grid].max, lines: [Line.new(what: "set by hand", amount: minutes.round, unit: "min")])
+      def fixed(minutes)
+        Breakdown.new(
+          minutes: [round_up(minutes), @grid].max,
+          lines: [Line.new(what: "set by hand", amount: minutes.round, unit: "min")]
+        )
+      end
+
       def reset(people) = RESET_SECONDS.fetch(people > SMALL_GROUP ? :large : :small)
       def round_up(minutes) = (minutes.fdiv(@grid) - 1e-9).ceil * @grid
     end

@@ -2,18 +2,54 @@
 
 module Core
   module Planning
-    # A problem made ready for the solver: people, windows and tasks as indexes, times in steps of the grid, sets of people
-    # and of steps as whole numbers. Nothing in it changes while a plan is sought.
+    # A problem made ready for the solver: people, windows and tasks as indexes, times in steps of the grid, sets of
+    # people and of steps as whole numbers. Nothing in it changes while a plan is sought.
     class Frame
-      # A task by index. steps: what is still to be placed; people: a set; size: dancers, for the room; rate: new eights a
-      # step; after, after_window, before, before_window: indexes of tasks; tail: steps on the longest way to the end; urgent: a run
-      # is this, or waits for it; through: may use a rehearsal's first and last minutes, kept for recap and music.
-      Job = Struct.new(:at, :id, :steps, :split, :people, :size, :rate, :fresh, :after, :after_window, :before, :before_window, :run, :tail, :urgent, :through, keyword_init: true) do
-        def hash = at
-        def ==(other) = equal?(other)
-        alias_method :eql?, :==
-      end
-      attr_reader :problem, :jobs, :windows, :steps, :weeks, :dates, :least, :most, :rests, :trip, :cap, :away, :closed, :working, :rewarm, :around, :dancing
+      # A task by index. steps: what is still to be placed; people: a set; size: dancers, for the room; rate: new eights
+      # a step; after, after_window, before, before_window: indexes of tasks; tail: steps on the longest way to the end;
+      # urgent: a run is this, or waits for it; through: may use a rehearsal's first and last minutes, kept for recap
+      # and music.
+      Job =
+        Struct.new(
+          :at,
+          :id,
+          :steps,
+          :split,
+          :people,
+          :size,
+          :rate,
+          :fresh,
+          :after,
+          :after_window,
+          :before,
+          :before_window,
+          :run,
+          :tail,
+          :urgent,
+          :through,
+          keyword_init: true
+        ) do
+          def hash = at
+          def ==(other) = equal?(other)
+          alias_method :eql?, :==
+        end
+      attr_reader :problem,
+                  :jobs,
+                  :windows,
+                  :steps,
+                  :weeks,
+                  :dates,
+                  :least,
+                  :most,
+                  :rests,
+                  :trip,
+                  :cap,
+                  :away,
+                  :closed,
+                  :working,
+                  :rewarm,
+                  :around,
+                  :dancing
 
       def initialize(problem)
         @problem = problem
@@ -71,7 +107,10 @@ module Core
       def read_figures
         @least = @problem.min_part / @grid
         @most = @problem.max_part / @grid
-        @rests = [[@problem.max_continuous / @grid, @problem.break_minutes / @grid], *@problem.rests.map { |most, rest| [most / @grid, rest / @grid] }]
+        @rests = [
+          [@problem.max_continuous / @grid, @problem.break_minutes / @grid],
+          *@problem.rests.map { |most, rest| [most / @grid, rest / @grid] }
+        ]
         @trip = @problem.trip_cost
         @cap = @problem.most_new_eights
         @rewarm = @problem.rewarm&.map { |minutes| minutes.fdiv(@grid).ceil }
@@ -113,10 +152,23 @@ module Core
 
       def job_of(task, index, places)
         people = task.people
-        Job.new(at: index, id: task.id, steps: @problem.left(task) / @grid, split: task.split, people: @calendar.bits(people), size: task.dancers.size,
-                rate: task.eights.zero? ? 0.0 : task.eights.to_f * @grid / task.minutes, fresh: task.eights.zero? ? [] : task.dancers.map { |who| @calendar.index[who] },
-                after: task.after.filter_map { |id| places[id] }, after_window: task.after_window.filter_map { |id| places[id] }, before: [], before_window: [], run: task.run?, tail: 0,
-                through: task.through? || Bookends::KINDS.include?(task.kind))
+        Job.new(
+          at: index,
+          id: task.id,
+          steps: @problem.left(task) / @grid,
+          split: task.split,
+          people: @calendar.bits(people),
+          size: task.dancers.size,
+          rate: task.eights.zero? ? 0.0 : task.eights.to_f * @grid / task.minutes,
+          fresh: task.eights.zero? ? [] : task.dancers.map { |who| @calendar.index[who] },
+          after: task.after.filter_map { |id| places[id] },
+          after_window: task.after_window.filter_map { |id| places[id] },
+          before: [],
+          before_window: [],
+          run: task.run?,
+          tail: 0,
+          through: task.through? || Bookends::KINDS.include?(task.kind)
+        )
       end
 
       def link(jobs)

@@ -7,7 +7,8 @@ module Core
     class Improve
       RUINS = %i[windows related scattered worst].freeze
 
-      # last: the last window for runs; fixed: ids of jobs that stay where they are; stop: asked now and then, true ends it.
+      # last: the last window for runs; fixed: ids of jobs that stay where they are; stop: asked now and then, true ends
+      # it.
       def initialize(table, random:, last:, score:, fixed: [], stop: -> { false })
         @table = table
         @frame = table.frame
@@ -45,7 +46,9 @@ module Core
         undo = ruin
         recreate(undo.keys)
         score = @score.of(@table)
-        return [now, best, kept].tap { put_back(undo) } if score > now + (heat * @random.rand) || ahead?(undo.keys) || unsound?(undo)
+        if score > now + (heat * @random.rand) || ahead?(undo.keys) || unsound?(undo)
+          return [now, best, kept].tap { put_back(undo) }
+        end
         return [score, best, kept] if score >= best
 
         [score, score, snapshot]
@@ -94,7 +97,10 @@ module Core
         few(in_windows([dearest, @random.rand(@frame.steps.size)])) + lost
       end
 
-      def in_windows(windows) = @free.select { |job| @table.blocks[job.at].any? { |block| windows.include?(block.window) } }
+      def in_windows(windows)
+        @free.select { |job| @table.blocks[job.at].any? { |block| windows.include?(block.window) } }
+      end
+
       def few(jobs) = jobs.size > 14 ? jobs.sample(14, random: @random) : jobs
       def lost = @table.unplaced.zero? ? [] : @free.reject { |job| @table.placed?(job) }
 
@@ -121,7 +127,9 @@ module Core
         end
         done = []
         until left.empty?
-          ready = left.find { |job| (job.after + job.after_window).none? { |i| left.any? { |other| other.at == i } } } || left.first
+          ready =
+            left.find { |job| (job.after + job.after_window).none? { |i| left.any? { |other| other.at == i } } } ||
+            left.first
           left.delete(ready)
           done << ready
         end

@@ -2,8 +2,8 @@
 
 module Core
   module Planning
-    # Which eights each part of a lesson holds, by its share of the minutes. A part that goes on where another ended begins
-    # one eight before that.
+    # Which eights each part of a lesson holds, by its share of the minutes. A part that goes on where another ended
+    # begins one eight before that.
     #
     #   LessonParts.of(learn, [30, 30], 8)  # => [[1, 4], [4, 8]] for a section of eight eights
     module LessonParts

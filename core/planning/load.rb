@@ -23,7 +23,9 @@ module Core
 
       def changed_eights(sections)
         ids = sections.map(&:id)
-        @work.links.select { |link| ids.include?(link.section.id) }.sum { |link| link.danced.select(&:changed).sum { |d| d.row.counts } / 8.0 }
+        @work.links
+          .select { |link| ids.include?(link.section.id) }
+          .sum { |link| link.danced.select(&:changed).sum { |d| d.row.counts } / 8.0 }
       end
     end
   end

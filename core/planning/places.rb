@@ -29,15 +29,17 @@ module Core
         true
       end
 
-      # [earliest time, latest time] by what comes before and after it on the table; nil when something it waits for is not
-      # placed. last: the last window it may lie in.
+      # [earliest time, latest time] by what comes before and after it on the table; nil when something it waits for is
+      # not placed. last: the last window it may lie in.
       def bounds(job, last)
         low = low(job) or return
         [low, high(job, last)]
       end
 
       # The first start from a step on in a window for a part of so many steps, or nil.
-      def next_start(job, window, from, steps) = first_start(job, window, within(@table.free(job, window), from, @frame.steps[window]), steps)
+      def next_start(job, window, from, steps)
+        first_start(job, window, within(@table.free(job, window), from, @frame.steps[window]), steps)
+      end
 
       # [price, start, steps, window, room] of the best start in a window, or nil.
       def cheapest_in(job, window, from, to)
@@ -48,7 +50,9 @@ module Core
           starts = starts(job, window, free, steps)
           next if starts.zero?
 
-          price, start = Price.new(@table, job, window, steps).order(starts).find { |_, at| @table.bearable?(job, window, at, steps) }
+          price, start =
+            Price.new(@table, job, window, steps).order(starts)
+              .find { |_, at| @table.bearable?(job, window, at, steps) }
           return [price, start, steps, window, @table.room_at(job, window, start, steps)] if start
         end
         nil
@@ -59,7 +63,9 @@ module Core
       def low(job)
         jobs = @frame.jobs
         low = 0
-        job.after.each { |i| (ends = @table.placed?(jobs[i]) && @table.ends(jobs[i])) ? (low = ends if ends > low) : (return nil) }
+        job.after.each do |i|
+          (ends = @table.placed?(jobs[i]) && @table.ends(jobs[i])) ? (low = ends if ends > low) : (return nil)
+        end
         job.after_window.each do |i|
           return nil unless @table.placed?(jobs[i])
 
@@ -155,7 +161,10 @@ module Core
 
           found = cheapest_in(job, window, from, to) or next
           price = (found.first + (score ? score.of_load(@table, window, found[2]) : 0)).fdiv(found[2])
-          best, least = found, price if least.nil? || price < least - 1e-9
+          if least.nil? || price < least - 1e-9
+            best = found
+            least = price
+          end
         end
         best && [best[3], best[1], best[2], best[4]]
       end

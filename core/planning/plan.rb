@@ -7,11 +7,23 @@ module Core
     class Plan
       Call = Struct.new(:window, :who, :call, :release, :waiting, keyword_init: true)
       ReWarm = Struct.new(:window, :start, :minutes, :dancers, keyword_init: true)
-      attr_reader :placements, :unplaced, :reasons, :seed, :iterations, :ready_bound, :changes, :stopped_by, :repairs, :problem, :bookends, :missing_bookends, :rank
+      attr_reader :placements,
+                  :unplaced,
+                  :reasons,
+                  :seed,
+                  :iterations,
+                  :ready_bound,
+                  :changes,
+                  :stopped_by,
+                  :repairs,
+                  :problem,
+                  :bookends,
+                  :missing_bookends,
+                  :rank
 
       # changes: Changes::Count against an earlier plan; repairs: [Repairs::Repair] that were tried and work; bookends:
-      # [Bookends::Bookend]; missing_bookends: [BookendWishes::Wish] that found no place; rank: [minutes without a place,
-      # rehearsals later than wanted, Score], by which plans of one problem compare, the least best.
+      # [Bookends::Bookend]; missing_bookends: [BookendWishes::Wish] that found no place; rank: [minutes without a
+      # place, rehearsals later than wanted, Score], by which plans of one problem compare, the least best.
       def initialize(problem, placements, unplaced: {}, reasons: [], seed: 0, iterations: 0, ready_bound: nil, changes: nil, stopped_by: "iterations", proven_impossible: false, repairs: [],
                      bookends: [], missing_bookends: [], rank: [])
         @rank = rank
@@ -39,8 +51,22 @@ module Core
       def with_reviews(tasks, more)
         return self if tasks.empty?
 
-        Plan.new(problem.with(tasks: problem.tasks + tasks), placements + more, unplaced:, reasons:, seed:, iterations:, ready_bound:, changes:, stopped_by:, repairs:, bookends:, missing_bookends:, rank:,
-                                                                                proven_impossible: proven_impossible?)
+        Plan.new(
+          problem.with(tasks: problem.tasks + tasks),
+          placements + more,
+          unplaced:,
+          reasons:,
+          seed:,
+          iterations:,
+          ready_bound:,
+          changes:,
+          stopped_by:,
+          repairs:,
+          bookends:,
+          missing_bookends:,
+          rank:,
+          proven_impossible: proven_impossible?
+        )
       end
 
       # The same plan with repairs that were tried.
@@ -56,7 +82,10 @@ module Core
 
       # When each person is needed in each rehearsal; minutes after the window's start.
       def calls
-        @calls ||= spans.flat_map { |window, people| people.sort_by { |who, _| who.to_s }.map { |who, own| call(window, who, own) } }
+        @calls ||=
+          spans.flat_map do |window, people|
+            people.sort_by { |who, _| who.to_s }.map { |who, own| call(window, who, own) }
+          end
       end
 
       # [ReWarm]: dancers who were idle so long that they warm up again before they go on.
@@ -65,8 +94,10 @@ module Core
         return [] unless idle
 
         @problem.windows.flat_map do |window|
-          dancing = spans.fetch(window.id, {}).slice(*@problem.dancers).to_h { |who, own| [who, own + other_work(who, window)] }
-          ReWarms.new(idle:, minutes:).of(dancing).map { |start, dancers| ReWarm.new(window: window.id, start:, minutes:, dancers:) }
+          dancing =
+            spans.fetch(window.id, {}).slice(*@problem.dancers).to_h { |who, own| [who, own + other_work(who, window)] }
+          ReWarms.new(idle:, minutes:).of(dancing)
+            .map { |start, dancers| ReWarm.new(window: window.id, start:, minutes:, dancers:) }
         end
       end
 
@@ -86,14 +117,28 @@ module Core
       def people(block) = block.respond_to?(:people) ? block.people : @tasks[block.task].people
 
       def call(window, who, own)
-        from, to = own.map(&:first).min, own.map(&:last).max
-        Call.new(window:, who:, call: from, release: to, waiting: to - from - own.sum { |start, finish| finish - start })
+        from = own.map(&:first).min
+        to = own.map(&:last).max
+        Call.new(
+          window:,
+          who:,
+          call: from,
+          release: to,
+          waiting: to - from - own.sum { |start, finish| finish - start }
+        )
       end
 
       # What somebody rehearses beside this problem in a window.
       def other_work(who, window)
-        @other ||= @problem.unavailable.select { |entry| entry[:work] && entry[:from] }.group_by { |entry| [entry[:who], entry[:date]] }
-        @other.fetch([who, window.date], []).map { |entry| [entry[:from] - window.start, entry[:to] - window.start].map { |at| at.clamp(0, window.minutes) } }.select { |from, to| from < to }
+        @other ||=
+          @problem.unavailable
+            .select { |entry| entry[:work] && entry[:from] }
+            .group_by { |entry| [entry[:who], entry[:date]] }
+        @other.fetch([who, window.date], [])
+          .map do |entry|
+            [entry[:from] - window.start, entry[:to] - window.start].map { |at| at.clamp(0, window.minutes) }
+          end
+          .select { |from, to| from < to }
       end
     end
   end

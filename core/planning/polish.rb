@@ -27,7 +27,10 @@ module Core
 
       def order(window)
         pairs = blocks(window)
-        return unless pairs.size.between?(3, CallOrder::EXACT) && one_after_another?(pairs) && pairs.none? { |job, _| @fixed.include?(job.id) }
+        unless pairs.size.between?(3, CallOrder::EXACT) && one_after_another?(pairs) &&
+            pairs.none? { |job, _| @fixed.include?(job.id) }
+          return
+        end
 
         before = @score.of(@table)
         wanted = best(pairs).map { |at| pairs[at - 1] }
@@ -65,7 +68,11 @@ module Core
 
       # [[job, block], …] in order of time.
       def blocks(window)
-        @frame.jobs.flat_map { |job| @table.blocks[job.at].select { |block| block.window == window }.map { |block| [job, block] } }.sort_by { |_, block| block.start }
+        @frame.jobs
+          .flat_map do |job|
+            @table.blocks[job.at].select { |block| block.window == window }.map { |block| [job, block] }
+          end
+          .sort_by { |_, block| block.start }
       end
 
       def one_after_another?(pairs) = pairs.each_cons(2).all? { |(_, a), (_, b)| a.end <= b.start }

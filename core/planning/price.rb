@@ -2,8 +2,8 @@
 
 module Core
   module Planning
-    # What a block would add to the cost of a window, start by start: trips of those who are not there yet, waiting of those
-    # who are (less where it fills a gap of theirs).
+    # What a block would add to the cost of a window, start by start: trips of those who are not there yet, waiting of
+    # those who are (less where it fills a gap of theirs).
     class Price
       def initialize(table, job, window, steps)
         @frame = table.frame

@@ -2,20 +2,23 @@
 
 module Core
   module Planning
-    # Everything a rehearsal plan is made from. unavailable: [{who:, date:, from:, to:, work:}], minutes of the day, nil for
-    # the whole day; who may be a room; work: true where they rehearse something else then, which tires them as much; late: true
-    # for the hours in which a minor is at home; frame: true for warming up or cooling down there.
+    # Everything a rehearsal plan is made from. unavailable: [{who:, date:, from:, to:, work:}], minutes of the day, nil
+    # for the whole day; who may be a room; work: true where they rehearse something else then, which tires them as
+    # much; late: true for the hours in which a minor is at home; frame: true for warming up or cooling down there.
     # done: {task id => minutes}. now: id of the first window still ahead. limits: [{who:, minutes_per_day:}], with
-    # frame_minutes (warm-up and cool-down) counted once a rehearsal. most_new_eights: new material a dancer takes in per
-    # rehearsal, or nil. rests: further [most minutes, least rest] beside max_continuous and break. rewarm: [idle, minutes]:
-    # dancers who were idle so long in a rehearsal warm up again before their next work, which counts as work; nil for never.
-    # recap, to_music: minutes kept at the start and the end of a rehearsal for last time's new material and today's;
-    # lately: [Task] that were new in the last rehearsal behind us, with those who were there. plan: placements of an earlier
-    # plan; pinned: those of them that stay where they are ([Placement]).
-    class Problem < Values::Value.of(:windows, :tasks, grid: 5, min_part: 15, max_part: 60, max_continuous: 55, break_minutes: 5,
-                                     trip_cost: 30, dancers: [].freeze, choreographers: [].freeze, unavailable: [].freeze, limits: [].freeze,
-                                     show_date: nil, target_window: nil, plan: [].freeze, done: {}.freeze, now: nil, most_new_eights: nil,
-                                     rests: [].freeze, pinned: [].freeze, rewarm: nil, frame_minutes: 0, recap: 0, to_music: 0, lately: [].freeze)
+    # frame_minutes (warm-up and cool-down) counted once a rehearsal. most_new_eights: new material a dancer takes in
+    # per rehearsal, or nil. rests: further [most minutes, least rest] beside max_continuous and break. rewarm: [idle,
+    # minutes]: dancers who were idle so long in a rehearsal warm up again before their next work, which counts as work;
+    # nil for never. recap, to_music: minutes kept at the start and the end of a rehearsal for last time's new material
+    # and today's; lately: [Task] that were new in the last rehearsal behind us, with those who were there. plan:
+    # placements of an earlier plan; pinned: those of them that stay where they are ([Placement]).
+    class Problem < Values::Value.of(
+      :windows, :tasks, grid: 5, min_part: 15, max_part: 60, max_continuous: 55, break_minutes: 5,
+      trip_cost: 30, dancers: [].freeze, choreographers: [].freeze, unavailable: [].freeze,
+      limits: [].freeze, show_date: nil, target_window: nil, plan: [].freeze, done: {}.freeze,
+      now: nil, most_new_eights: nil, rests: [].freeze, pinned: [].freeze, rewarm: nil,
+      frame_minutes: 0, recap: 0, to_music: 0, lately: [].freeze
+    )
       def people = dancers | choreographers
 
       # The same with somebody there whenever it is up to them: other pieces and a minor's hours stay as they are.
@@ -28,7 +31,8 @@ module Core
         windows.drop(from)
       end
 
-      # Id of the window by whose end the earlier plan has its last run, or where it has none its last task; nil without one.
+      # Id of the window by whose end the earlier plan has its last run, or where it has none its last task; nil without
+      # one.
       def promised
         runs = tasks.select(&:run?).map(&:id)
         last = (runs.any? ? plan.select { |placement| runs.include?(placement.task) } : plan).map(&:window)

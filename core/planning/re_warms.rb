@@ -13,7 +13,11 @@ module Core
 
       # spans: {who => [[from, to], …] at work, in minutes}. [[start, [who, …]], …] in order of time.
       def of(spans)
-        spans.flat_map { |who, own| starts(own).map { |start| [start, who] } }.group_by(&:first).sort.map { |start, pairs| [start, pairs.map(&:last)] }
+        spans
+          .flat_map { |who, own| starts(own).map { |start| [start, who] } }
+          .group_by(&:first)
+          .sort
+          .map { |start, pairs| [start, pairs.map(&:last)] }
       end
 
       private

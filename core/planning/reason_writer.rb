@@ -2,63 +2,51 @@
 
 module Core
   module Planning
-    # Turns reasons into sentences a director understands. names: {id => name} of people, tasks and rehearsals.
+    # Turns reasons into sentences a director understands; the words stand in the locale file.
     class ReasonWriter
-      def initialize(names = {}) = @names = names
+      MOST = 3
+      MOST_IN_TURN = 5
+      MOST_DATES = 6
+      private_constant :MOST, :MOST_IN_TURN, :MOST_DATES
 
-      def text(reason) = reason.long ? long(reason) : send(reason.type, reason)
+      # names: {id => name} of people, tasks and rehearsals; say: a callable (key, **values) => text.
+      def initialize(names = {}, say:)
+        @names = names
+        @say = say
+        @lists = NameList.new(say:)
+      end
+
+      # Core::Planning::Reason => "Mel teaches Harbour only on Tue 2 Feb: 40 minutes are needed, …"
+      def text(reason)
+        phrase(key(reason), who: list(Array(reason.who)), tasks: tasks(reason), dates: dates(reason),
+                            need: reason.need, have: reason.have, short: reason.short, count: Array(reason.who).size)
+      end
 
       private
 
-      def name(id) = @names.fetch(id, id).to_s
+      def phrase(key, **values) = @say.call("plan_reasons.#{key}", **values)
+      def list(ids, most = MOST) = @lists.of(ids.map { |id| @names.fetch(id, id).to_s }, most)
 
-      # Names one after another; tasks of the same name are counted.
-      def list(ids, most = 3)
-        named = ids.map { |id| name(id) }.tally.map { |name, times| times > 1 ? "#{times} × #{name}" : name }
-        shown = named.first(most)
-        shown << "#{named.size - most} more" if named.size > most
-        shown.size > 1 ? "#{shown[0..-2].join(', ')} and #{shown.last}" : shown.join
+      def key(reason)
+        return Array(reason.who).empty? ? "long" : "long_together" if reason.long
+        return "room_too_small" if reason.type == :room && reason.unit == :people
+
+        reason.type
+      end
+
+      # A chain of waiting tasks and a group that shares dancers are named further than others.
+      # A room is too small for one task.
+      def tasks(reason)
+        return list(reason.tasks.first(1)) if reason.type == :room && reason.unit == :people
+
+        list(reason.tasks, %i[precedence clique].include?(reason.type) ? MOST_IN_TURN : MOST)
       end
 
       def dates(reason)
-        return "on the dates that are left" if reason.windows.empty?
-        return "in all #{reason.windows.size} rehearsals" if reason.windows.size > 6
+        return phrase("dates.left") if reason.windows.empty?
+        return phrase("dates.all", count: reason.windows.size) if reason.windows.size > MOST_DATES
 
-        "on #{list(reason.windows, 6)}"
-      end
-
-      def long(reason)
-        away = Array(reason.who)
-        return "No rehearsal is long enough for #{list(reason.tasks)}: it needs #{reason.need} minutes in one piece, the longest is #{reason.have}." if away.empty?
-
-        "No rehearsal has everybody together long enough for #{list(reason.tasks)}: it needs #{reason.need} minutes in one piece, " \
-          "the longest is #{reason.have}, when #{list(away)} #{away.size > 1 ? 'are' : 'is'} away."
-      end
-
-      def room(reason)
-        return "No room holds #{name(reason.tasks.first)}: #{reason.need} dancers, and the largest room takes #{reason.have}." if reason.unit == :people
-
-        "The rooms are full: #{list(reason.tasks)} fit only #{dates(reason)}, which need #{reason.need} minutes and have #{reason.have}: #{reason.short} short."
-      end
-
-      def choreographer(reason)
-        "#{list(Array(reason.who))} teaches #{list(reason.tasks)} only #{dates(reason)}: #{reason.need} minutes are needed, #{reason.have} can be had, #{reason.short} short."
-      end
-
-      def dancer(reason)
-        "#{list(Array(reason.who))} is needed for #{list(reason.tasks)} #{dates(reason)}: #{reason.need} minutes are needed, #{reason.have} can be had, #{reason.short} short."
-      end
-
-      def precedence(reason)
-        "#{list(reason.tasks, 5)} wait for each other, one after another: that takes at least #{reason.need} rehearsals, and there are #{reason.have}."
-      end
-
-      def clique(reason)
-        "#{list(reason.tasks, 5)} share dancers, so no two of them can be at once: together #{reason.need} minutes, and the rehearsals have #{reason.have}, #{reason.short} short."
-      end
-
-      def none_found(reason)
-        "#{reason.short} minutes found no place (#{list(reason.tasks)}), and no single cause stands out."
+        phrase("dates.on", days: list(reason.windows, MOST_DATES))
       end
     end
   end

@@ -4,8 +4,8 @@ module Core
   module Planning
     # What would make an incomplete plan fit: each is tried with a quick search, and only what works is kept.
     class Repairs
-      # kind: :rehearsal, :freed, :fewer_passes, :room, :runs or :quorum; who, window, share: what it is about; problem: as it would
-      # be.
+      # kind: :rehearsal, :freed, :fewer_passes, :room, :runs or :quorum; who, window, share: what it is about; problem:
+      # as it would be.
       Repair = Struct.new(:kind, :who, :window, :share, :problem, :ready_window, keyword_init: true)
       FEWER = 0.8
 
@@ -43,17 +43,27 @@ module Core
         end
       end
 
-      def often_away = @often_away ||= @problem.unavailable.select { |entry| Problem.theirs?(entry) }.map { |entry| entry[:who] }.tally
+      def often_away
+        @often_away ||= @problem.unavailable.select { |entry| Problem.theirs?(entry) }.map { |entry| entry[:who] }.tally
+      end
 
-      # Learning that found no place goes ahead without those who are away most, with at least the share of its dancers that is enough;
-      # whoever is left out catches up, before anything that waits for it.
+      # Learning that found no place goes ahead without those who are away most, with at least the share of its dancers
+      # that is enough; whoever is left out catches up, before anything that waits for it.
       def quorum
-        left_out = lost.select { |task| task.kind == "learn" }.to_h { |task| [task.id, most_away(task)] }.reject { |_, people| people.empty? }
+        left_out =
+          lost
+            .select { |task| task.kind == "learn" }
+            .to_h { |task| [task.id, most_away(task)] }
+            .reject { |_, people| people.empty? }
         return [] if left_out.empty?
 
         tasks = @problem.tasks.flat_map do |task|
           task = task.with(after: task.after + (task.after & left_out.keys).map { |id| "#{id}-caught-up" })
-          left_out.key?(task.id) ? [task.with(dancers: task.dancers - left_out[task.id]), catch_up(task, left_out[task.id])] : [task]
+          if left_out.key?(task.id)
+            [task.with(dancers: task.dancers - left_out[task.id]), catch_up(task, left_out[task.id])]
+          else
+            [task]
+          end
         end
         [Repair.new(kind: :quorum, who: left_out.values.flatten.uniq, share: @quorum, problem: @problem.with(tasks:))]
       end
@@ -65,7 +75,15 @@ module Core
 
       def catch_up(task, people)
         minutes = (task.minutes * Schools::CatchUps::SHARE / @problem.grid).ceil * @problem.grid
-        task.with(id: "#{task.id}-caught-up", kind: "catchup", minutes:, dancers: people, after: [task.id], after_window: [], eights: 0)
+        task.with(
+          id: "#{task.id}-caught-up",
+          kind: "catchup",
+          minutes:,
+          dancers: people,
+          after: [task.id],
+          after_window: [],
+          eights: 0
+        )
       end
 
       # One rehearsal more, like the longest there is, in the widest gap before the last run or after the end.
@@ -75,7 +93,12 @@ module Core
 
         like = windows.max_by(&:minutes)
         gap = windows.each_cons(2).max_by { |a, b| b.day - a.day }
-        days = [(gap.first.day + gap.last.day) / 2].select { |day| gap.last.day - gap.first.day > 1 && day > gap.first.day } if gap
+        if gap
+          days =
+            [(gap.first.day + gap.last.day) / 2].select do |day|
+              gap.last.day - gap.first.day > 1 && day > gap.first.day
+            end
+        end
         [*days, windows.last.day + 1].select { |day| before_show?(day) }.map { |day| extra(like, day) }
       end
 
@@ -83,7 +106,11 @@ module Core
 
       def extra(like, day)
         window = like.with(id: "extra", date: Date.jd(day).iso8601)
-        Repair.new(kind: :rehearsal, window:, problem: @problem.with(windows: (@problem.windows + [window]).sort_by { |each| [each.day, each.start] }))
+        Repair.new(
+          kind: :rehearsal,
+          window:,
+          problem: @problem.with(windows: (@problem.windows + [window]).sort_by { |each| [each.day, each.start] })
+        )
       end
 
       # Without the full runs that found no place; one at least is left.
@@ -92,19 +119,38 @@ module Core
         gone = runs & lost.map(&:id)
         return [] if gone.empty? || gone.size == runs.size
 
-        tasks = @problem.tasks.reject { |task| gone.include?(task.id) }.map { |task| task.with(after: task.after - gone, after_window: task.after_window - gone) }
+        tasks =
+          @problem.tasks
+            .reject { |task| gone.include?(task.id) }
+            .map { |task| task.with(after: task.after - gone, after_window: task.after_window - gone) }
         [Repair.new(kind: :runs, share: [runs.size - gone.size, runs.size], problem: @problem.with(tasks:))]
       end
 
       # A further room, as large as the largest call, in every rehearsal.
       def rooms
         size = @problem.tasks.map { |task| task.dancers.size }.max || 0
-        [Repair.new(kind: :room, share: size, problem: @problem.with(windows: @problem.windows.map { |window| window.with(rooms: [*window.rooms, ["extra", size]]) }))]
+        [
+          Repair.new(
+            kind: :room,
+            share: size,
+            problem:
+              @problem.with(
+                windows: @problem.windows.map { |window| window.with(rooms: [*window.rooms, ["extra", size]]) }
+              )
+          )
+        ]
       end
 
       # Fewer passes: a fifth less time for all that is taught.
       def fewer
-        tasks = @problem.tasks.map { |task| task.split ? task.with(minutes: [(task.minutes * FEWER / @problem.grid).ceil * @problem.grid, @problem.grid].max) : task }
+        tasks =
+          @problem.tasks.map do |task|
+            if task.split
+              task.with(minutes: [(task.minutes * FEWER / @problem.grid).ceil * @problem.grid, @problem.grid].max)
+            else
+              task
+            end
+          end
         [Repair.new(kind: :fewer_passes, share: FEWER, problem: @problem.with(tasks:))]
       end
     end

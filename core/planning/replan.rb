@@ -3,9 +3,9 @@
 module Core
   module Planning
     # A plan after something changed (an absence, an overrun, a cancelled rehearsal), beside the one people were told.
-    # Two ways are tried: repair keeps all of the old plan that still stands and fits the rest in, before what waits for it;
-    # where that does not go, what waits for it gives way. Anew solves everything, with a price on what changes. Each answers
-    # a Plan with its Changes.
+    # Two ways are tried: repair keeps all of the old plan that still stands and fits the rest in, before what waits for
+    # it; where that does not go, what waits for it gives way. Anew solves everything, with a price on what changes.
+    # Each answers a Plan with its Changes.
     class Replan
       def initialize(problem, **how)
         @problem = problem
@@ -26,12 +26,16 @@ module Core
       private
 
       def index(window) = @problem.windows.index { |each| each.id == window } || @problem.windows.size
-      def weight(plan) = (plan.changes.new_calls * Changes::NEW) + (plan.changes.cancelled * Changes::CANCELLED) + (plan.changes.shifted * Changes::SHIFTED)
+
+      def weight(plan)
+        (plan.changes.new_calls * Changes::NEW) + (plan.changes.cancelled * Changes::CANCELLED) +
+          (plan.changes.shifted * Changes::SHIFTED)
+      end
 
       def rank(plan) = [plan.unplaced_minutes, slip(plan), weight(plan), plan.cost]
 
-      # All that stands, where the rest goes in before what waits for it; else with what waits set free in as few of the next
-      # rehearsals as it takes; else only what waits for nothing that is to come.
+      # All that stands, where the rest goes in before what waits for it; else with what waits set free in as few of the
+      # next rehearsals as it takes; else only what waits for nothing that is to come.
       def repaired
         kept = standing
         found = loosened(kept).lazy.select { |some| missing(some).empty? }.map { |some| fitted(some) }.find(&:complete?)
@@ -42,12 +46,23 @@ module Core
       def loosened(kept)
         waiting = waiting_for(missing(kept))
         order = @problem.windows.each_with_index.to_h { |window, i| [window.id, i] }
-        nexts = kept.select { |placement| waiting.include?(placement.task) }.map { |placement| order[placement.window] }.uniq.sort
-        [kept] + steps(nexts.size).map { |count| kept.reject { |each| waiting.include?(each.task) && order[each.window] <= nexts[count - 1] } }
+        nexts =
+          kept
+            .select { |placement| waiting.include?(placement.task) }
+            .map { |placement| order[placement.window] }
+            .uniq
+            .sort
+        [kept] +
+          steps(nexts.size).map do |count|
+            kept.reject { |each| waiting.include?(each.task) && order[each.window] <= nexts[count - 1] }
+          end
       end
 
       # 1, 2, 3, 4, 6, 8, 12, …, and the last.
-      def steps(most) = [1, 2, 3, *(2..10).flat_map { |i| [2**i, 3 * (2**(i - 1))] }].select { |count| count < most } | [most].reject(&:zero?)
+      def steps(most)
+        [1, 2, 3, *(2..10).flat_map { |i| [2**i, 3 * (2**(i - 1))] }].select { |count| count < most } |
+          [most].reject(&:zero?)
+      end
 
       # Ids of tasks for which serial placement alone finds no place beside what is kept.
       def missing(kept)
@@ -67,11 +82,14 @@ module Core
 
       # Ids of tasks that wait for some others, directly or not.
       def waiting_for(ids)
-        @problem.in_order.each_with_object([]) { |task, waiting| waiting << task.id if task.before.intersect?(ids) || task.before.intersect?(waiting) }
+        @problem.in_order
+          .each_with_object([]) do |task, waiting|
+            waiting << task.id if task.before.intersect?(ids) || task.before.intersect?(waiting)
+          end
       end
 
-      # Placements of the earlier plan that are still possible, in order of what waits for what. What they wait for and the
-      # earlier plan does not hold is still to be fitted in before them.
+      # Placements of the earlier plan that are still possible, in order of what waits for what. What they wait for and
+      # the earlier plan does not hold is still to be fitted in before them.
       def standing
         frame = Frame.new(@problem.with(pinned: [], recap: 0, to_music: 0))
         table = Table.new(frame)
@@ -81,7 +99,9 @@ module Core
 
       def ordered(frame)
         rank = frame.in_order.each_with_index.to_h { |job, i| [job.id, i] }
-        @problem.plan.select { |placement| rank.key?(placement.task) }.sort_by { |placement| [rank[placement.task], placement.window.to_s, placement.start] }
+        @problem.plan
+          .select { |placement| rank.key?(placement.task) }
+          .sort_by { |placement| [rank[placement.task], placement.window.to_s, placement.start] }
       end
 
       def keep(placement, frame, table)
@@ -99,16 +119,19 @@ module Core
         return false if steps > table.left[job.at] || start + steps > table.frame.steps[window]
 
         wanted = ((1 << steps) - 1) << start
-        table.free(job, window).allbits?(wanted) && table.room_free?(window, room, wanted) && table.bearable?(job, window, start, steps) && in_turn?(table, job, (window * Table::TIME) + start, steps)
+        table.free(job, window).allbits?(wanted) && table.room_free?(window, room, wanted) &&
+          table.bearable?(job, window, start, steps) && in_turn?(table, job, (window * Table::TIME) + start, steps)
       end
 
       # Whether it comes after all that it waits for, and before all that waits for it, of what is kept so far.
       def in_turn?(table, job, at, steps)
         jobs = table.frame.jobs
-        ends, starts = %i[ends starts].map { |name| ->(list) { list.filter_map { |i| table.public_send(name, jobs[i]) } } }
+        ends, starts =
+          %i[ends starts].map { |name| ->(list) { list.filter_map { |i| table.public_send(name, jobs[i]) } } }
         window = at / Table::TIME
         [*ends.call(job.after), at].max == at && [*starts.call(job.before), at + steps].min == at + steps &&
-          ends.call(job.after_window).all? { |time| time / Table::TIME < window } && starts.call(job.before_window).all? { |time| time / Table::TIME > window }
+          ends.call(job.after_window).all? { |time| time / Table::TIME < window } &&
+          starts.call(job.before_window).all? { |time| time / Table::TIME > window }
       end
     end
   end

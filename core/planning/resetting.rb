@@ -2,14 +2,18 @@
 
 module Core
   module Planning
-    # Blocks of one rehearsal set anew, for Bookends: around a recap, or earlier where nothing needs the time kept for one.
+    # Blocks of one rehearsal set anew, for Bookends: around a recap, or earlier where nothing needs the time kept for
+    # one.
     module Resetting
       private
 
-      # Everything of a rehearsal anew: recaps, then its blocks in the order they had, then the music. Kept when no block
-      # is lost and more is placed.
+      # Everything of a rehearsal anew: recaps, then its blocks in the order they had, then the music. Kept when no
+      # block is lost and more is placed.
       def around(window, wishes)
-        before = wishes.select { |wish| @chosen.key?(wish) }.to_h { |wish| [wish, @chosen[wish].to_h { |job| [job, @table.take(job)] }] }
+        before =
+          wishes
+            .select { |wish| @chosen.key?(wish) }
+            .to_h { |wish| [wish, @chosen[wish].to_h { |job| [job, @table.take(job)] }] }
         wishes.each { |wish| @chosen.delete(wish) }
         blocks = blocks_of(window)
         blocks.each { |job, block| @table.take_block(job, block) }
@@ -34,21 +38,33 @@ module Core
 
       # A rehearsal's blocks where they were.
       def put_back(window, blocks)
-        blocks.map(&:first).uniq.each { |job| @table.blocks[job.at].select { |block| block.window == window }.each { |block| @table.take_block(job, block) } }
+        blocks.map(&:first).uniq
+          .each do |job|
+            @table.blocks[job.at]
+              .select { |block| block.window == window }
+              .each { |block| @table.take_block(job, block) }
+          end
         blocks.each { |job, block| @table.put_back(job, [block]) }
       end
 
       def earlier(job, block, steps)
         start = block.start - steps
         wanted = ((1 << block.steps) - 1) << start
-        return unless @table.free(job, block.window).allbits?(wanted) && @table.room_free?(block.window, block.room, wanted) && @table.bearable?(job, block.window, start, block.steps)
+        unless @table.free(job, block.window).allbits?(wanted) && @table.room_free?(block.window, block.room, wanted) &&
+            @table.bearable?(job, block.window, start, block.steps)
+          return
+        end
 
         @table.put(job, block.window, start, block.steps, block.room)
         true
       end
 
       def blocks_of(window, jobs = @work)
-        jobs.flat_map { |job| @table.blocks[job.at].select { |block| block.window == window }.map { |block| [job, block] } }.sort_by { |job, block| [block.start, job.at] }
+        jobs
+          .flat_map do |job|
+            @table.blocks[job.at].select { |block| block.window == window }.map { |block| [job, block] }
+          end
+          .sort_by { |job, block| [block.start, job.at] }
       end
 
       def again(window, wishes, blocks)

@@ -17,7 +17,10 @@ module Core
         @told = told
       end
 
-      def of(table) = (table.unplaced * @frame.minutes(1) * PLACED) + (@even ? (unevenness(table) * EVEN).round : 0) + table.cost + (@told ? @told.price(table) : 0)
+      def of(table)
+        (table.unplaced * @frame.minutes(1) * PLACED) + (@even ? (unevenness(table) * EVEN).round : 0) + table.cost +
+          (@told ? @told.price(table) : 0)
+      end
 
       # What so many more steps in a window add to the unevenness of its week.
       def of_load(table, window, steps)

@@ -16,7 +16,9 @@ module Core
       end
 
       def reasons
-        @reasons ||= %i[too_small too_long people rooms chain clique].lazy.map { |stage| send(stage) }.find(&:any?)&.first(MOST) || [nothing_single]
+        @reasons ||=
+          %i[too_small too_long people rooms chain clique].lazy.map { |stage| send(stage) }.find(&:any?)&.first(MOST) ||
+          [nothing_single]
       end
 
       def proven? = reasons.any?(&:proven)
@@ -29,7 +31,9 @@ module Core
       # Blocks larger than every room.
       def too_small
         most = @windows.flat_map(&:rooms).map(&:last).max || 0
-        lost.select { |job| job.size > most }.map { |job| Reason.new(type: :room, need: job.size, have: most, tasks: [job.id], unit: :people) }
+        lost
+          .select { |job| job.size > most }
+          .map { |job| Reason.new(type: :room, need: job.size, have: most, tasks: [job.id], unit: :people) }
       end
 
       # Blocks for which no rehearsal is long enough with everybody there; who is away is named.
@@ -37,13 +41,25 @@ module Core
         lost.filter_map do |job|
           least = job.split ? [@frame.least, job.steps].min : job.steps
           best = jobs_best(job)
-          Reason.new(type: kind_of_away(best.last), who: best.last.first(4), need: minutes(least), have: minutes(best.first), tasks: [job.id], long: true) if best.first < least
+          if best.first < least
+            Reason.new(
+              type: kind_of_away(best.last),
+              who: best.last.first(4),
+              need: minutes(least),
+              have: minutes(best.first),
+              tasks: [job.id],
+              long: true
+            )
+          end
         end
       end
 
       # The longest stretch of a job in any rehearsal, and who keeps it from being longer: [steps, [who]].
       def jobs_best(job)
-        found = @frame.steps.each_index.reject { |window| @frame.rooms(job, window).empty? }.map { |window| [longest(@frame.open(job, window)), missing(job, window)] }
+        found =
+          @frame.steps.each_index
+            .reject { |window| @frame.rooms(job, window).empty? }
+            .map { |window| [longest(@frame.open(job, window)), missing(job, window)] }
         found.max_by { |steps, away| [steps, -away.size] } || [0, []]
       end
 
@@ -83,7 +99,12 @@ module Core
       def person(bit)
         who = @frame.people[bit]
         type = @problem.choreographers.include?(who) ? :choreographer : :dancer
-        cut(jobs.select { |job| job.people[bit] == 1 }, ->(window) { @frame.away[window].count { |gone| gone[bit].zero? } }, type, [who])
+        cut(
+          jobs.select { |job| job.people[bit] == 1 },
+          ->(window) { @frame.away[window].count { |gone| gone[bit].zero? } },
+          type,
+          [who]
+        )
       end
 
       def rooms
@@ -102,7 +123,14 @@ module Core
         tight = tasks.select { |job| side.include?([:task, job.at]) }
         windows = @frame.steps.each_index.select { |window| tight.any? { |job| part(job, window).positive? } }
         wanted = tight.sum(&:steps)
-        Reason.new(type:, who:, need: minutes(wanted), have: minutes(wanted - short), tasks: tight.map(&:id), windows: windows.map { |window| @windows[window].id })
+        Reason.new(
+          type:,
+          who:,
+          need: minutes(wanted),
+          have: minutes(wanted - short),
+          tasks: tight.map(&:id),
+          windows: windows.map { |window| @windows[window].id }
+        )
       end
 
       def flow(tasks, capacity)
@@ -110,7 +138,9 @@ module Core
         @frame.steps.each_index { |window| flow.edge([:window, window], :sink, capacity.call(window)) }
         tasks.each do |job|
           flow.edge(:source, [:task, job.at], job.steps)
-          @frame.steps.each_index { |window| (most = part(job, window)).positive? && flow.edge([:task, job.at], [:window, window], most) }
+          @frame.steps.each_index do |window|
+            (most = part(job, window)).positive? && flow.edge([:task, job.at], [:window, window], most)
+          end
         end
         flow
       end
@@ -130,7 +160,16 @@ module Core
         earliest = Bound.new(@frame).earliest
         stuck = @frame.in_order.select { |job| earliest[job.at] >= @frame.steps.size }
         line = stuck.map { |job| line_to(job, earliest) }.max_by.with_index { |each, i| [depth(each), -i] } or return []
-        [Reason.new(type: :precedence, need: depth(line), have: @frame.steps.size, tasks: line.map(&:id), windows: [], unit: :rehearsals)]
+        [
+          Reason.new(
+            type: :precedence,
+            need: depth(line),
+            have: @frame.steps.size,
+            tasks: line.map(&:id),
+            windows: [],
+            unit: :rehearsals
+          )
+        ]
       end
 
       # The chain of jobs that makes one late, first to last.
@@ -150,15 +189,36 @@ module Core
 
       # Tasks that pairwise share somebody: no two of them can be at once.
       def clique
-        chosen = jobs.sort_by { |job| [-Values::Bits.count(job.people), -job.steps, job.at] }.each_with_object([]) { |job, kept| kept << job if kept.all? { |other| other.people.anybits?(job.people) } }
+        chosen =
+          jobs
+            .sort_by { |job| [-Values::Bits.count(job.people), -job.steps, job.at] }
+            .each_with_object([]) { |job, kept| kept << job if kept.all? { |other| other.people.anybits?(job.people) } }
         need = chosen.sum(&:steps)
         have = @frame.steps.sum
-        need > have ? [Reason.new(type: :clique, need: minutes(need), have: minutes(have), tasks: chosen.map(&:id), windows: @windows.map(&:id))] : []
+        if need > have
+          [
+            Reason.new(
+              type: :clique,
+              need: minutes(need),
+              have: minutes(have),
+              tasks: chosen.map(&:id),
+              windows: @windows.map(&:id)
+            )
+          ]
+        else
+          []
+        end
       end
 
       def nothing_single
         need = jobs.sum(&:steps)
-        Reason.new(type: :none_found, need: minutes(need), have: minutes(need) - @unplaced.values.sum, tasks: @unplaced.keys, proven: false)
+        Reason.new(
+          type: :none_found,
+          need: minutes(need),
+          have: minutes(need) - @unplaced.values.sum,
+          tasks: @unplaced.keys,
+          proven: false
+        )
       end
 
       def minutes(steps) = @frame.minutes(steps)

@@ -2,14 +2,17 @@
 
 module Core
   module Planning
-    # Problem in, Plan out. Serial placement by several rules; the deadline of the last run tightened as far as it goes, or
-    # as far as people were promised; then ruin and recreate for waiting and trips; the exact order within each rehearsal last. Iterations decide, the
-    # seed decides, `stop` only guards: the same seed and effort give the same plan everywhere.
+    # Problem in, Plan out. Serial placement by several rules; the deadline of the last run tightened as far as it goes,
+    # or as far as people were promised; then ruin and recreate for waiting and trips; the exact order within each
+    # rehearsal last. Iterations decide, the seed decides, `stop` only guards: the same seed and effort give the same
+    # plan everywhere.
     class Solver
-      # Iterations for a problem of 1,000 tasks × windows; smaller ones get more and larger ones fewer, within these factors.
+      # Iterations for a problem of 1,000 tasks × windows; smaller ones get more and larger ones fewer, within these
+      # factors.
       EFFORTS = { "quick" => [40, 0.05, 2.5], "normal" => [420, 0.05, 2.5], "long" => [3600, 0.4, 2.5] }.freeze
 
-      # stop: asked now and then, true ends the search with the best so far; progress: told [plan so far, share] sometimes.
+      # stop: asked now and then, true ends the search with the best so far; progress: told [plan so far, share]
+      # sometimes.
       def initialize(problem, seed: 0, effort: "normal", stop: -> { false }, progress: nil)
         @problem = problem
         @seed = seed
@@ -49,7 +52,9 @@ module Core
 
       private
 
-      def budget(iterations, least, most) = (iterations * (1000.0 / [@frame.jobs.size * @frame.steps.size, 1].max).clamp(least, most)).ceil
+      def budget(iterations, least, most)
+        (iterations * (1000.0 / [@frame.jobs.size * @frame.steps.size, 1].max).clamp(least, most)).ceil
+      end
 
       # A table with what is pinned on it, filled by the block.
       def built(last = @frame.steps.size - 1)
@@ -64,7 +69,9 @@ module Core
           job = @frame.job(placement.task)
           window = windows[placement.window] or next
           room = @frame.windows[window].rooms.index { |id, _| id == placement.room }
-          table.put(job, window, placement.start / @problem.grid, placement.minutes / @problem.grid, room) if job && room && table.left[job.at].positive?
+          if job && room && table.left[job.at].positive?
+            table.put(job, window, placement.start / @problem.grid, placement.minutes / @problem.grid, room)
+          end
         end
       end
 
@@ -87,8 +94,14 @@ module Core
 
       # A complete table whose last run lies in a window or before, or nil.
       def by(last)
-        tries = Construct::RULES.keys.map { |rule| built(last) { |table, limit| @construct.table(rule, last: limit, table:) } }
-        tries += Array.new([@budget / 40, 6].min) { built(last) { |table, limit| @construct.shaken(@random, last: limit, table:) } }
+        tries =
+          Construct::RULES.keys.map do |rule|
+            built(last) { |table, limit| @construct.table(rule, last: limit, table:) }
+          end
+        tries +=
+          Array.new([@budget / 40, 6].min) do
+            built(last) { |table, limit| @construct.shaken(@random, last: limit, table:) }
+          end
         best = tries.min_by.with_index { |table, i| [table.unplaced, table.cost, i] }
         search(best, Score.new(@frame), last, @budget / 2, until_placed: true, early: true) unless best.unplaced.zero?
         best if best.unplaced.zero? && ready(best) <= last
@@ -110,10 +123,13 @@ module Core
 
       def bound = @bound ||= Bound.new(@frame).ready
 
-      # Index of the window until which being ready earlier is worth nothing: the target, or what people were promised where
-      # that is earlier; 0 where nothing is said.
+      # Index of the window until which being ready earlier is worth nothing: the target, or what people were promised
+      # where that is earlier; 0 where nothing is said.
       def wanted
-        @wanted ||= [@problem.target_window, @problem.promised].compact.filter_map { |id| @frame.windows.index { |window| window.id == id } }.min || 0
+        @wanted ||=
+          [@problem.target_window, @problem.promised].compact
+            .filter_map { |id| @frame.windows.index { |window| window.id == id } }
+            .min || 0
       end
 
       def score = @score ||= Score.new(@frame, even: !@problem.target_window.nil?, told: told)
@@ -121,23 +137,44 @@ module Core
       def tell(table, share) = @progress&.call(table.unplaced * @problem.grid, ready(table), share)
 
       def answer(table)
-        unplaced = @frame.jobs.reject { |job| table.placed?(job) }.to_h { |job| [job.id, table.left[job.at] * @problem.grid] }
+        unplaced =
+          @frame.jobs.reject { |job| table.placed?(job) }.to_h { |job| [job.id, table.left[job.at] * @problem.grid] }
         limit = @frame.steps.empty? ? nil : @frame.windows[bound]&.id
         shortfall = unplaced.empty? ? nil : Shortfall.new(@problem, unplaced)
         ends = bookends(placements(table))
-        Plan.new(@problem, ends.placements, unplaced:, reasons: shortfall&.reasons || [], seed: @seed, iterations: @made, ready_bound: limit, changes: told&.of(ends.table),
-                                            stopped_by: @stop.call ? "stop" : "iterations", proven_impossible: shortfall&.proven? || false, bookends: ends.all, missing_bookends: ends.missing,
-                                            rank: [unplaced.values.sum, [ready(table) - wanted, 0].max, score.of(table)])
+        Plan.new(
+          @problem,
+          ends.placements,
+          unplaced:,
+          reasons: shortfall&.reasons || [],
+          seed: @seed,
+          iterations: @made,
+          ready_bound: limit,
+          changes: told&.of(ends.table),
+          stopped_by: @stop.call ? "stop" : "iterations",
+          proven_impossible: shortfall&.proven? || false,
+          bookends: ends.all,
+          missing_bookends: ends.missing,
+          rank: [unplaced.values.sum, [ready(table) - wanted, 0].max, score.of(table)]
+        )
       end
 
       # Recap and music around what was placed; nothing that people were told is moved for them.
-      def bookends(placements) = Bookends.new(@problem, placements, fixed: (@problem.pinned + @problem.plan).map(&:window).uniq)
+      def bookends(placements)
+        Bookends.new(@problem, placements, fixed: (@problem.pinned + @problem.plan).map(&:window).uniq)
+      end
 
       def placements(table)
         @frame.jobs.flat_map do |job|
           table.blocks[job.at].map do |block|
             window = @frame.windows[block.window]
-            Placement.new(task: job.id, window: window.id, start: block.start * @problem.grid, minutes: block.steps * @problem.grid, room: window.rooms[block.room].first)
+            Placement.new(
+              task: job.id,
+              window: window.id,
+              start: block.start * @problem.grid,
+              minutes: block.steps * @problem.grid,
+              room: window.rooms[block.room].first
+            )
           end
         end
       end

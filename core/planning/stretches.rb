@@ -3,10 +3,11 @@
 module Core
   module Planning
     # Whether a new block would make somebody work longer without a rest than allowed. A person's work is one
-    # stretch until an idle gap of at least `rest` steps; warming up again before it, after a longer idle time, belongs to
-    # it. Works on whole sets of people at once.
+    # stretch until an idle gap of at least `rest` steps; warming up again before it, after a longer idle time, belongs
+    # to it. Works on whole sets of people at once.
     class Stretches
-      # busy: per step, the set of people at work; rewarm: [idle steps, steps] or nil; dancing: the set of those who warm up.
+      # busy: per step, the set of people at work; rewarm: [idle steps, steps] or nil; dancing: the set of those who
+      # warm up.
       def initialize(busy, rest:, most:, rewarm: nil, dancing: 0)
         @busy = busy
         @rest = rest
@@ -25,8 +26,8 @@ module Core
         !too_long && (@idle.nil? || next_allowed?(people, to))
       end
 
-      # True when none of these people's stretches is too long as it is: where work was taken out, somebody may have become
-      # cold before what is left.
+      # True when none of these people's stretches is too long as it is: where work was taken out, somebody may have
+      # become cold before what is left.
       def sound?(people)
         @busy.each_index.all? do |step|
           begins = people & @busy[step] & ~@busy[[step - @rest, 0].max...step].reduce(0, :|)
@@ -56,7 +57,9 @@ module Core
         step = to + [@idle, @rest].max
         while waiting.positive? && step < @busy.size
           begin_here = waiting & @busy[step]
-          return false if begin_here.positive? && reach(begin_here, step, 1).any? { |finish, _| finish - step + 1 + @again > @most }
+          if begin_here.positive? && reach(begin_here, step, 1).any? { |finish, _| finish - step + 1 + @again > @most }
+            return false
+          end
 
           waiting &= ~begin_here
           step += 1
@@ -64,8 +67,8 @@ module Core
         true
       end
 
-      # How far existing work that touches the block's edge goes in one direction: [[step, people], …]. recent: by how many steps
-      # back from the next one their work has come so far.
+      # How far existing work that touches the block's edge goes in one direction: [[step, people], …]. recent: by how
+      # many steps back from the next one their work has come so far.
       def reach(people, edge, direction)
         edges = []
         recent = [people] + ([0] * (@rest - 1))

@@ -2,8 +2,8 @@
 
 module Core
   module Planning
-    # The plan while it is being made: who works on which step of which window, in which room. Blocks can be put and taken;
-    # cost and limits follow. People are sets, and so are the steps of a room.
+    # The plan while it is being made: who works on which step of which window, in which room. Blocks can be put and
+    # taken; cost and limits follow. People are sets, and so are the steps of a room.
     class Table
       Block = Struct.new(:window, :start, :steps, :room) do
         def end = start + steps
@@ -115,12 +115,15 @@ module Core
         end
       end
 
-      # Whether a window is still bearable for people of whom something was taken out: without it they may have to warm up
-      # again.
+      # Whether a window is still bearable for people of whom something was taken out: without it they may have to warm
+      # up again.
       def sound?(people, window)
         return true unless @frame.rewarm
 
-        @days.sound?(people, window) && @frame.rests.all? { |most, rest| Stretches.new(@work[window], rest:, most:, rewarm: @frame.rewarm, dancing: @frame.dancing).sound?(people) }
+        @days.sound?(people, window) &&
+          @frame.rests.all? do |most, rest|
+            Stretches.new(@work[window], rest:, most:, rewarm: @frame.rewarm, dancing: @frame.dancing).sound?(people)
+          end
       end
 
       # Steps of a job's new material that its dancers can still take in, in a window.
@@ -164,7 +167,8 @@ module Core
       def alone?(busy, people, start, steps, rest)
         from = [start - rest, 0].max
         to = [start + steps + rest, busy.size].min
-        (from...start).none? { |step| busy[step].anybits?(people) } && ((start + steps)...to).none? { |step| busy[step].anybits?(people) }
+        (from...start).none? { |step| busy[step].anybits?(people) } &&
+          ((start + steps)...to).none? { |step| busy[step].anybits?(people) }
       end
 
       def spans_of(window)
@@ -182,7 +186,10 @@ module Core
         began, goes_on, attends = spans(window)
         return 0 if attends.zero?
 
-        idle = @busy[window].each_with_index.sum { |set, step| (between = began[step] & goes_on[step] & ~set).zero? ? 0 : Values::Bits.count(between) }
+        idle =
+          @busy[window].each_with_index.sum do |set, step|
+            (between = began[step] & goes_on[step] & ~set).zero? ? 0 : Values::Bits.count(between)
+          end
         @frame.minutes(idle) + (@frame.trip * Values::Bits.count(attends))
       end
     end

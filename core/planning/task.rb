@@ -6,8 +6,11 @@ module Core
     # after: not before the end of these; after_window: in a strictly later rehearsal. A task with split may be
     # spread over rehearsals, one part in each. eights: new material it holds, for the cap on each rehearsal;
     # from_eight: the eight its first lesson begins with.
-    class Task < Values::Value.of(:id, :kind, :minutes, split: false, dancers: [].freeze, choreographers: [].freeze, sections: [].freeze,
-                                  after: [].freeze, after_window: [].freeze, links: nil, title: nil, eights: 0, from_eight: 1)
+    class Task < Values::Value.of(
+      :id, :kind, :minutes, split: false, dancers: [].freeze, choreographers: [].freeze,
+      sections: [].freeze, after: [].freeze, after_window: [].freeze, links: nil, title: nil,
+      eights: 0, from_eight: 1
+    )
       KINDS = %w[make learn difference join place chain clean run review catchup].freeze
       def people = dancers | choreographers
       def before = after | after_window

@@ -4,9 +4,9 @@ module Core
   module Planning
     # What stands against a plan made earlier, as people, rooms and rehearsals are now. The plan is not changed.
     class Upsets
-      # kind: :away (people cannot come), :late (minors are at home by then), :elsewhere (people rehearse something else),
-      # :taken (something else is in the room), :no_room (the room is not there), :small (it holds fewer than are called) or
-      # :outside (before the warm-up is over, or after the end). task, window, room: ids; who: ids of people.
+      # kind: :away (people cannot come), :late (minors are at home by then), :elsewhere (people rehearse something
+      # else), :taken (something else is in the room), :no_room (the room is not there), :small (it holds fewer than are
+      # called) or :outside (before the warm-up is over, or after the end). task, window, room: ids; who: ids of people.
       Upset = Struct.new(:kind, :task, :window, :room, :who, keyword_init: true)
 
       # placements: [Placement] of tasks of the problem, in its windows; others are not looked at.
@@ -27,7 +27,10 @@ module Core
       end
 
       def people(placement, window)
-        hit = @tasks[placement.task].people.filter_map { |who| (entry = entries(who, placement, window).first) && [kind(entry), who] }
+        hit =
+          @tasks[placement.task].people.filter_map do |who|
+            (entry = entries(who, placement, window).first) && [kind(entry), who]
+          end
         hit.group_by(&:first).map { |kind, pairs| upset(kind, placement, pairs.map(&:last)) }
       end
 
@@ -37,11 +40,14 @@ module Core
         entry[:late] ? :late : :away
       end
 
-      # What keeps somebody, or a room, from a placement; half-open times of the day, nil for the start or the end of it.
-      # Whoever works here need not warm up elsewhere, and a warm-up finds another corner.
+      # What keeps somebody, or a room, from a placement; half-open times of the day, nil for the start or the end of
+      # it. Whoever works here need not warm up elsewhere, and a warm-up finds another corner.
       def entries(who, placement, window)
         from = window.start + placement.start
-        @away.fetch([who, window.date], []).select { |entry| !entry[:frame] && (entry[:from] || 0) < from + placement.minutes && from < (entry[:to] || 1440) }
+        @away.fetch([who, window.date], [])
+          .select do |entry|
+            !entry[:frame] && (entry[:from] || 0) < from + placement.minutes && from < (entry[:to] || 1440)
+          end
       end
 
       def room(placement, window)
@@ -52,8 +58,13 @@ module Core
         upset(:small, placement, dancers) if dancers.size > size
       end
 
-      def outside(placement, window) = placement.start.negative? || placement.end > window.minutes ? upset(:outside, placement) : nil
-      def upset(kind, placement, who = []) = Upset.new(kind:, task: placement.task, window: placement.window, room: placement.room, who:)
+      def outside(placement, window)
+        placement.start.negative? || placement.end > window.minutes ? upset(:outside, placement) : nil
+      end
+
+      def upset(kind, placement, who = [])
+        Upset.new(kind:, task: placement.task, window: placement.window, room: placement.room, who:)
+      end
     end
   end
 end

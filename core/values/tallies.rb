@@ -2,8 +2,8 @@
 
 module Core
   module Values
-    # A number for each member of a set, all counted at once: bit k of everybody's number is one whole number (a bit-sliced
-    # counter), so that adding to a hundred people costs as much as adding to one.
+    # A number for each member of a set, all counted at once: bit k of everybody's number is one whole number (a
+    # bit-sliced counter), so that adding to a hundred people costs as much as adding to one.
     #
     #   t = Tallies.new(0b011); t.add(0b011, 5); t.add(0b001, 2); t.over(5)  # => 0b001
     class Tallies

@@ -23,8 +23,11 @@ module Core
 
       # Ruby text of an initialize with these keywords; written out because values are built by the thousand.
       def self.constructor(required, optional)
-        keywords = required.map { |name| "#{name}:" } + optional.map { |name| "#{name}: self.class::DEFAULTS[:#{name}]" }
-        "def initialize(#{keywords.join(', ')})\n#{(required + optional).map { |name| "@#{name} = #{name}" }.join("\n")}\nsettle\nfreeze\nend"
+        keywords =
+          required.map { |name| "#{name}:" } + optional.map { |name| "#{name}: self.class::DEFAULTS[:#{name}]" }
+        "def initialize(#{keywords.join(', ')})\n#{(required + optional).map do |name|
+          "@#{name} = #{name}"
+        end.join("\n")}\nsettle\nfreeze\nend"
       end
 
       # The same value with some fields changed.

@@ -31,7 +31,12 @@ module Formats
           form = track.list("form") { |part| [part.text("name"), part.integer("counts", min: 1)] }
           length = track.number("length_seconds", min: 0, max: 36_000, default: nil)
           attempt(track.path) do
-            Core::Music::Track.new(tempo: tempo.empty? ? [[1, 120]] : tempo, first_count_seconds: track.number("first_count_seconds", default: 0), length_seconds: length, form:)
+            Core::Music::Track.new(
+              tempo: tempo.empty? ? [[1, 120]] : tempo,
+              first_count_seconds: track.number("first_count_seconds", default: 0),
+              length_seconds: length,
+              form:
+            )
           end
         end
       end
@@ -53,11 +58,22 @@ module Formats
       def section(fields, groups)
         rows = fields.list("rows") { |row| row(row) }.flat_map { |row| eights(row) }
         parts = fields.list("parts") { |part| part(part, groups) }
-        values = { id: declared(fields.text("id")), name: fields.text("name"), choreographer: fields.text("choreographer", default: nil),
-                   time: fields.choice("time", Score::Section::BEATS.keys, default: "normal"),
-                   expected_counts: fields.integer("expected_counts", default: nil), difficulty: fields.number("difficulty", min: 0.1, max: 5, default: 1.0),
-                   method: fields.text("method", default: "drill"), hazards: fields.texts("hazards"), minutes: fields.number("minutes", min: 1, max: 10_000, default: nil) }
-        edges = { entry: edge(fields, "entry"), exit: edge(fields, "exit"), feel: fields.choice("feel", %w[even triplet], default: "even") }
+        values = {
+          id: declared(fields.text("id")),
+          name: fields.text("name"),
+          choreographer: fields.text("choreographer", default: nil),
+          time: fields.choice("time", Score::Section::BEATS.keys, default: "normal"),
+          expected_counts: fields.integer("expected_counts", default: nil),
+          difficulty: fields.number("difficulty", min: 0.1, max: 5, default: 1.0),
+          method: fields.text("method", default: "drill"),
+          hazards: fields.texts("hazards"),
+          minutes: fields.number("minutes", min: 1, max: 10_000, default: nil)
+        }
+        edges = {
+          entry: edge(fields, "entry"),
+          exit: edge(fields, "exit"),
+          feel: fields.choice("feel", %w[even triplet], default: "even")
+        }
         attempt(fields.path) { Score::Section.new(**values, **edges, rows:, parts:) }
       end
 
@@ -67,8 +83,13 @@ module Formats
       # What is stated of the body at an edge.
       def edge(fields, name)
         fields.object(name, default: {}) do |edge|
-          { weight: edge.choice("weight", %w[left right both seated floor], default: nil)&.to_sym, facing: edge.integer("facing", min: 1, max: 8, default: nil),
-            level: edge.choice("level", %w[air standing low kneeling floor], default: nil)&.to_sym, hands: edge.text("hands", default: nil), place: edge.text("place", default: nil) }.compact
+          {
+            weight: edge.choice("weight", %w[left right both seated floor], default: nil)&.to_sym,
+            facing: edge.integer("facing", min: 1, max: 8, default: nil),
+            level: edge.choice("level", %w[air standing low kneeling floor], default: nil)&.to_sym,
+            hands: edge.text("hands", default: nil),
+            place: edge.text("place", default: nil)
+          }.compact
         end
       end
 
@@ -80,8 +101,12 @@ module Formats
       end
 
       def row(fields)
-        Score::Row.new(counts: fields.integer("counts", min: 1, max: Score::Row::MAX, default: nil) || missing(fields), text: fields.text("text", default: ""),
-                       cue: fields.text("cue", default: ""), name: fields.text("name", default: ""))
+        Score::Row.new(
+          counts: fields.integer("counts", min: 1, max: Score::Row::MAX, default: nil) || missing(fields),
+          text: fields.text("text", default: ""),
+          cue: fields.text("cue", default: ""),
+          name: fields.text("name", default: "")
+        )
       end
 
       def missing(fields)
@@ -91,16 +116,40 @@ module Formats
 
       def part(fields, groups)
         group = fields.text("group")
-        fields.fault("#{fields.path}.group", "names #{group.inspect}, which is not in groups") unless groups.include?(group)
-        values = { offset: fields.integer("offset", min: -32, max: 4096, default: 0), mirrored: fields.flag("mirrored"), stretches: stretches(fields),
-                   level: fields.text("level", default: nil), place: fields.text("place", default: nil), facing: fields.integer("facing", min: 1, max: 8, default: nil) }
-        Score::Part.new(group:, hold_before: fields.integer("hold_before", max: 4096, default: 0), hold_after: fields.integer("hold_after", max: 4096, default: 0), **values)
+        unless groups.include?(group)
+          fields.fault("#{fields.path}.group", "names #{group.inspect}, which is not in groups")
+        end
+        values = {
+          offset: fields.integer("offset", min: -32, max: 4096, default: 0),
+          mirrored: fields.flag("mirrored"),
+          stretches: stretches(fields),
+          level: fields.text("level", default: nil),
+          place: fields.text("place", default: nil),
+          facing: fields.integer("facing", min: 1, max: 8, default: nil)
+        }
+        Score::Part.new(
+          group:,
+          hold_before: fields.integer("hold_before", max: 4096, default: 0),
+          hold_after: fields.integer("hold_after", max: 4096, default: 0),
+          **values
+        )
       end
 
       # Counts on which a group does something else than its moves.
       def stretches(fields)
-        found = fields.list("stretches") { |each| [each.integer("from_count", min: -32), each.integer("to_count", min: -32), each.choice("doing", Score::Part::DOING.map(&:to_s))&.to_sym] }
-        found.each_with_index { |(from, to, _), i| fields.fault("#{fields.at('stretches')}[#{i}].to_count", "must not come before from_count") if from && to && to < from }
+        found =
+          fields.list("stretches") do |each|
+            [
+              each.integer("from_count", min: -32),
+              each.integer("to_count", min: -32),
+              each.choice("doing", Score::Part::DOING.map(&:to_s))&.to_sym
+            ]
+          end
+        found.each_with_index do |(from, to, _), i|
+          if from && to && to < from
+            fields.fault("#{fields.at('stretches')}[#{i}].to_count", "must not come before from_count")
+          end
+        end
         found.select { |from, to, doing| doing && from && to && from <= to }
       end
 
@@ -111,7 +160,9 @@ module Formats
       def link(fields, sections)
         id = fields.text("section")
         section = sections[id]
-        fields.fault("#{fields.path}.section", "names #{id.inspect}, which is not in sections") unless section || Array(@declared).include?(id)
+        unless section || Array(@declared).include?(id)
+          fields.fault("#{fields.path}.section", "names #{id.inspect}, which is not in sections")
+        end
         changes = changes(fields, section&.rows&.size || 10_000)
         own = fields.text("id", default: nil)
         section && Score::Link.new(section:, id: own, mirrored: fields.flag("mirrored"), changes:)
@@ -127,7 +178,9 @@ module Formats
       def keyed(fields, name, least, most)
         fields.entries(name).filter_map do |key, item, path|
           number = Integer(key, exception: false)
-          next fields.fault(path, "must be the number of an eight from #{least} to #{most}") && nil unless number&.between?(least, most)
+          unless number&.between?(least, most)
+            next fields.fault(path, "must be the number of an eight from #{least} to #{most}") && nil
+          end
 
           [number, yield(item, path)]
         end.to_h

@@ -7,32 +7,61 @@ module Formats
       def initialize(work) = @work = work
 
       def to_h
-        { "format" => NAME, "title" => @work.title, "track" => track, "groups" => @work.groups.map { |id, name| { "id" => id.to_s, "name" => name } },
-          "sections" => @work.sections.map { |section| section(section) }, "links" => @work.links.map { |link| link(link) } }
+        {
+          "format" => NAME,
+          "title" => @work.title,
+          "track" => track,
+          "groups" => @work.groups.map { |id, name| { "id" => id.to_s, "name" => name } },
+          "sections" => @work.sections.map { |section| section(section) },
+          "links" => @work.links.map { |link| link(link) }
+        }
       end
 
       private
 
       def track
         track = @work.track
-        { "tempo" => track.tempo.map { |count, bpm| { "from_count" => count, "bpm" => bpm } }, "first_count_seconds" => track.first_count_seconds,
-          "length_seconds" => track.length_seconds, "form" => track.form.map { |name, counts| { "name" => name, "counts" => counts } } }.compact
+        {
+          "tempo" => track.tempo.map { |count, bpm| { "from_count" => count, "bpm" => bpm } },
+          "first_count_seconds" => track.first_count_seconds,
+          "length_seconds" => track.length_seconds,
+          "form" => track.form.map { |name, counts| { "name" => name, "counts" => counts } }
+        }.compact
       end
 
       def section(section)
-        { "id" => section.id.to_s, "name" => section.name, "choreographer" => section.choreographer&.to_s, "time" => section.time,
-          "expected_counts" => section.expected_counts, "rows" => section.rows.map { |row| row(row) }, "difficulty" => section.difficulty,
-          "method" => section.method, "minutes" => section.minutes, "hazards" => section.hazards, "entry" => edge(section.entry), "exit" => edge(section.exit),
+        {
+          "id" => section.id.to_s,
+          "name" => section.name,
+          "choreographer" => section.choreographer&.to_s,
+          "time" => section.time,
+          "expected_counts" => section.expected_counts,
+          "rows" => section.rows.map { |row| row(row) },
+          "difficulty" => section.difficulty,
+          "method" => section.method,
+          "minutes" => section.minutes,
+          "hazards" => section.hazards,
+          "entry" => edge(section.entry),
+          "exit" => edge(section.exit),
           "feel" => (section.feel unless section.feel == "even"),
-          "parts" => section.parts.map { |part| part(part) } }.compact
+          "parts" => section.parts.map { |part| part(part) }
+        }.compact
       end
 
       def part(part)
-        stretches = part.stretches.map { |from, to, doing| { "from_count" => from, "to_count" => to, "doing" => doing.to_s } }
-        { **part.to_h.transform_keys(&:to_s), "group" => part.group.to_s, "mirrored" => part.mirrored || nil, "stretches" => (stretches unless stretches.empty?) }.compact
+        stretches =
+          part.stretches.map { |from, to, doing| { "from_count" => from, "to_count" => to, "doing" => doing.to_s } }
+        {
+          **part.to_h.transform_keys(&:to_s),
+          "group" => part.group.to_s,
+          "mirrored" => part.mirrored || nil,
+          "stretches" => (stretches unless stretches.empty?)
+        }.compact
       end
 
-      def edge(stated) = (stated.to_h { |name, value| [name.to_s, value.is_a?(Symbol) ? value.to_s : value] } unless stated.empty?)
+      def edge(stated)
+        (stated.to_h { |name, value| [name.to_s, value.is_a?(Symbol) ? value.to_s : value] } unless stated.empty?)
+      end
 
       def row(row) = row.to_h.transform_keys(&:to_s).reject { |_, value| value == "" }
 

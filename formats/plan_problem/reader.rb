@@ -27,14 +27,30 @@ module Formats
 
       def everything
         @fields.skip("title")
-        { **figures, dancers: @fields.ids("dancers"), choreographers: @fields.ids("choreographers"), windows:, tasks:, unavailable:,
-          limits:, plan: earlier, done:, now: @fields.text("now", default: nil), **care }
+        {
+          **figures,
+          dancers: @fields.ids("dancers"),
+          choreographers: @fields.ids("choreographers"),
+          windows:,
+          tasks:,
+          unavailable:,
+          limits:,
+          plan: earlier,
+          done:,
+          now: @fields.text("now", default: nil),
+          **care
+        }
       end
 
       # What is kept for bodies and for recap and music.
       def care
-        { rewarm:, lately: @fields.list("lately") { |task| task_of(task) },
-          **{ frame_minutes: "frame_minutes", recap: "recap", to_music: "to_music" }.transform_values { |name| @fields.integer(name, max: 240, default: 0) } }
+        {
+          rewarm:,
+          lately: @fields.list("lately") { |task| task_of(task) },
+          **{ frame_minutes: "frame_minutes", recap: "recap", to_music: "to_music" }.transform_values do |name|
+            @fields.integer(name, max: 240, default: 0)
+          end
+        }
       end
 
       # Idle for so long, and somebody warms up again for so many minutes.
@@ -43,12 +59,18 @@ module Formats
       end
 
       def figures
-        { grid: @fields.integer("grid", min: 1, max: 60, default: 5), min_part: @fields.integer("min_part", min: 1, default: 15),
-          max_part: @fields.integer("max_part", min: 1, default: 60), max_continuous: @fields.integer("max_continuous", min: 1, default: 55),
-          break_minutes: @fields.integer("break", min: 0, default: 5), trip_cost: @fields.integer("trip_cost", default: 30),
+        {
+          grid: @fields.integer("grid", min: 1, max: 60, default: 5),
+          min_part: @fields.integer("min_part", min: 1, default: 15),
+          max_part: @fields.integer("max_part", min: 1, default: 60),
+          max_continuous: @fields.integer("max_continuous", min: 1, default: 55),
+          break_minutes: @fields.integer("break", min: 0, default: 5),
+          trip_cost: @fields.integer("trip_cost", default: 30),
           show_date: day(@fields, "show_date", default: nil),
           target_window: @fields.text("target_window", default: nil),
-          most_new_eights: @fields.integer("most_new_eights", min: 1, max: 1000, default: nil), rests: }
+          most_new_eights: @fields.integer("most_new_eights", min: 1, max: 1000, default: nil),
+          rests:
+        }
       end
 
       # Further rests: so many minutes at the most without one of that length.
@@ -83,24 +105,47 @@ module Formats
 
       def task_of(task)
         task.skip("title", "links", "rows", "note")
-        Planning::Task.new(id: task.text("id"), kind: task.choice("kind", Planning::Task::KINDS), minutes: task.integer("minutes", min: 1, max: 100_000),
-                           split: task.flag("split"), dancers: task.texts("dancers"), choreographers: task.texts("choreographers"),
-                           sections: task.texts("sections"), after: task.texts("after"), after_window: task.texts("after_window"),
-                           eights: task.number("eights", min: 0, max: 10_000, default: 0), links: (task.integers("link_indexes") if task.given?("link_indexes")))
+        Planning::Task.new(
+          id: task.text("id"),
+          kind: task.choice("kind", Planning::Task::KINDS),
+          minutes: task.integer("minutes", min: 1, max: 100_000),
+          split: task.flag("split"),
+          dancers: task.texts("dancers"),
+          choreographers: task.texts("choreographers"),
+          sections: task.texts("sections"),
+          after: task.texts("after"),
+          after_window: task.texts("after_window"),
+          eights: task.number("eights", min: 0, max: 10_000, default: 0),
+          links: (task.integers("link_indexes") if task.given?("link_indexes"))
+        )
       end
 
       def unavailable
         @fields.list("unavailable") do |entry|
           flags = %w[work frame].select { |name| entry.flag(name) }.to_h { |name| [name.to_sym, true] }
-          { who: entry.text("who"), date: entry.match("date", Times::DATE, "a date like 2027-05-01"), from: clock(entry, "from", default: nil), to: clock(entry, "to", default: nil), **flags }
+          {
+            who: entry.text("who"),
+            date: entry.match("date", Times::DATE, "a date like 2027-05-01"),
+            from: clock(entry, "from", default: nil),
+            to: clock(entry, "to", default: nil),
+            **flags
+          }
         end
       end
 
-      def limits = @fields.list("limits") { |limit| { who: limit.text("who"), minutes_per_day: limit.integer("minutes_per_day") } }
+      def limits
+        @fields.list("limits") { |limit| { who: limit.text("who"), minutes_per_day: limit.integer("minutes_per_day") } }
+      end
 
       def earlier
         @fields.list("plan") do |p|
-          Planning::Placement.new(task: p.text("task"), window: p.text("window"), start: p.integer("start"), minutes: p.integer("minutes"), room: p.text("room"))
+          Planning::Placement.new(
+            task: p.text("task"),
+            window: p.text("window"),
+            start: p.integer("start"),
+            minutes: p.integer("minutes"),
+            room: p.text("room")
+          )
         end
       end
 
@@ -122,14 +167,18 @@ module Formats
 
       def check_grid(read)
         %i[min_part max_part recap to_music].each do |name|
-          @fields.fault(name.to_s, "must be a multiple of the grid (#{read[:grid]}), got #{read[name]}") unless (read[name] % read[:grid]).zero?
+          unless (read[name] % read[:grid]).zero?
+            @fields.fault(name.to_s, "must be a multiple of the grid (#{read[:grid]}), got #{read[name]}")
+          end
         end
       end
 
       def check_windows(read)
         read[:windows].each_with_index do |window, i|
           @fields.fault("windows[#{i}].end", "must be after start") if window.finish <= window.start
-          @fields.fault("windows[#{i}].end", "length must be a multiple of the grid (#{read[:grid]})") unless (window.minutes % read[:grid]).zero?
+          unless (window.minutes % read[:grid]).zero?
+            @fields.fault("windows[#{i}].end", "length must be a multiple of the grid (#{read[:grid]})")
+          end
         end
         read[:windows].each_cons(2).with_index { |(a, b), i| check_sequence(a, b, i + 1) }
       end
@@ -141,13 +190,20 @@ module Formats
       end
 
       def check_task(task, index, read)
-        @fields.fault("tasks[#{index}].minutes", "must be a multiple of the grid (#{read[:grid]}), got #{task.minutes}") unless (task.minutes % read[:grid]).zero?
+        unless (task.minutes % read[:grid]).zero?
+          @fields.fault(
+            "tasks[#{index}].minutes",
+            "must be a multiple of the grid (#{read[:grid]}), got #{task.minutes}"
+          )
+        end
         strangers(task.dancers - read[:dancers], "tasks[#{index}].dancers")
         strangers(task.choreographers - read[:choreographers], "tasks[#{index}].choreographers")
         strangers(task.before - read[:tasks].map(&:id), "tasks[#{index}].after")
       end
 
-      def strangers(ids, where) = ids.each { |id| @fields.fault(where, "names #{id.inspect}, which is not in the file") }
+      def strangers(ids, where)
+        ids.each { |id| @fields.fault(where, "names #{id.inspect}, which is not in the file") }
+      end
     end
   end
 end

@@ -25,7 +25,12 @@ module Formats
         @columns = header(rows.first&.last) || { name: 0, groups: 1, leader: 2 }
         rows = rows.drop(1) if header(rows.first&.last)
         people = rows.filter_map { |line, cells| person(line, cells) }
-        Result.new(people: without_twins(people), faults: @faults, columns: @columns.keys, new_groups: new_groups(people))
+        Result.new(
+          people: without_twins(people),
+          faults: @faults,
+          columns: @columns.keys,
+          new_groups: new_groups(people)
+        )
       end
 
       private
@@ -38,20 +43,28 @@ module Formats
       end
 
       def cells(line, number)
-        [number, CSV.parse_line(line, col_sep: separator, liberal_parsing: true).map { |cell| cell.to_s.strip.delete_prefix("'") }]
+        [
+          number,
+          CSV.parse_line(line, col_sep: separator, liberal_parsing: true)
+            .map { |cell| cell.to_s.strip.delete_prefix("'") }
+        ]
       rescue CSV::MalformedCSVError
         fault(number, :unreadable, line[0, 40])
         nil
       end
 
       def separator
-        @separator ||= ["\t", ";", ","].max_by { |mark| [@text.lines.first(20).count { |line| line.include?(mark) }, mark == "," ? 1 : 0] }
+        @separator ||=
+          ["\t", ";", ","].max_by do |mark|
+            [@text.lines.first(20).count { |line| line.include?(mark) }, mark == "," ? 1 : 0]
+          end
       end
 
       def header(cells)
         return unless cells
 
-        found = COLUMNS.filter_map { |name, pattern| (at = cells.index { |cell| cell.match?(pattern) }) && [name, at] }.to_h
+        found =
+          COLUMNS.filter_map { |name, pattern| (at = cells.index { |cell| cell.match?(pattern) }) && [name, at] }.to_h
         found if found.key?(:name) || found.key?(:first)
       end
 
@@ -60,7 +73,13 @@ module Formats
         return fault(line, :no_name, cells.join(", ")[0, 40]) if name.empty?
         return fault(line, :long_name, name[0, 40]) if name.length > MAX_NAME
 
-        Person.new(name:, groups: groups(cells), leader: cell(cells, :leader).match?(YES), adult: cell(cells, :adult).match?(YES), line:)
+        Person.new(
+          name:,
+          groups: groups(cells),
+          leader: cell(cells, :leader).match?(YES),
+          adult: cell(cells, :adult).match?(YES),
+          line:
+        )
       end
 
       def full_name(cells)
@@ -79,7 +98,9 @@ module Formats
         end
       end
 
-      def new_groups(people) = people.flat_map(&:groups).uniq(&:downcase).reject { |group| @known.include?(group.downcase) }
+      def new_groups(people)
+        people.flat_map(&:groups).uniq(&:downcase).reject { |group| @known.include?(group.downcase) }
+      end
 
       def fault(line, kind, subject)
         @faults << Fault.new(line:, kind:, subject:)

@@ -25,10 +25,16 @@ module Formats
       fault(path.empty? ? "the file" : path, "must be an object, got #{Fields.shown(data)}") if @void
     end
 
-    def text(name, default: MISSING) = read(name, default, "a text") { |value| value.is_a?(String) || value.is_a?(Integer) }.then { |v| v.is_a?(Integer) ? v.to_s : v }
+    def text(name, default: MISSING)
+      read(name, default, "a text") { |value| value.is_a?(String) || value.is_a?(Integer) }.then do |v|
+        v.is_a?(Integer) ? v.to_s : v
+      end
+    end
 
     def integer(name, min: 0, max: 1_000_000, default: MISSING)
-      read(name, default, "a whole number from #{min} to #{max}") { |value| value.is_a?(Integer) && value.between?(min, max) }
+      read(name, default, "a whole number from #{min} to #{max}") do |value|
+        value.is_a?(Integer) && value.between?(min, max)
+      end
     end
 
     def number(name, min: -1e9, max: 1e9, default: MISSING)
@@ -37,20 +43,29 @@ module Formats
 
     def flag(name, default: false) = read(name, default, "true or false") { |value| [true, false].include?(value) }
 
-    def choice(name, among, default: MISSING) = read(name, default, "one of #{among.join(', ')}") { |value| among.include?(value) }
+    def choice(name, among, default: MISSING)
+      read(name, default, "one of #{among.join(', ')}") { |value| among.include?(value) }
+    end
 
-    def match(name, pattern, what, default: MISSING) = read(name, default, what) { |value| value.is_a?(String) && value.match?(pattern) }
+    def match(name, pattern, what, default: MISSING)
+      read(name, default, what) { |value| value.is_a?(String) && value.match?(pattern) }
+    end
 
     # A list of texts.
     def texts(name, default: [])
-      list = read(name, default, "a list of texts") { |value| value.is_a?(Array) && value.all? { |v| v.is_a?(String) || v.is_a?(Integer) } }
+      list =
+        read(name, default, "a list of texts") do |value|
+          value.is_a?(Array) && value.all? { |v| v.is_a?(String) || v.is_a?(Integer) }
+        end
       list&.map(&:to_s)
     end
 
     # A list of whole numbers.
     def integers(name, min: 0, max: 1_000_000)
       wanted = "a list of whole numbers from #{min} to #{max}"
-      read(name, MISSING, wanted) { |value| value.is_a?(Array) && value.all? { |v| v.is_a?(Integer) && v.between?(min, max) } } || []
+      read(name, MISSING, wanted) do |value|
+        value.is_a?(Array) && value.all? { |v| v.is_a?(Integer) && v.between?(min, max) }
+      end || []
     end
 
     # Ids given as texts or as objects with an "id" (whose other keys only document).

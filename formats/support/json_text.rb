@@ -9,7 +9,9 @@ module Formats
     def parse(text, format:)
       data = JSON.parse(text.to_s.dup.force_encoding(Encoding::UTF_8))
       raise FaultyFile, ["the file: must be one JSON object, got #{Fields.shown(data)}"] unless data.is_a?(Hash)
-      raise FaultyFile, ["format: must be #{format.inspect}, got #{Fields.shown(data['format'])}"] unless data["format"] == format
+      unless data["format"] == format
+        raise FaultyFile, ["format: must be #{format.inspect}, got #{Fields.shown(data['format'])}"]
+      end
 
       data
     rescue JSON::ParserError, EncodingError => e

@@ -33,28 +33,47 @@ module Records
         keys = keys.uniq.sort
         lock(piece, keys)
         entries = entries_of(piece, keys)
-        rows = keys.map { |person, key| state_row(piece, person, key, Learn::Cell.fold(entries.fetch([person, key], []))) }
-        LearningState.upsert_all(rows, unique_by: %i[piece_id person_id item_key], record_timestamps: false) if rows.any?
+        rows =
+          keys.map { |person, key| state_row(piece, person, key, Learn::Cell.fold(entries.fetch([person, key], []))) }
+        if rows.any?
+          LearningState.upsert_all(rows, unique_by: %i[piece_id person_id item_key], record_timestamps: false)
+        end
         rows
       end
 
       def lock(piece, keys)
-        blank = keys.map { |person, key| { studio_id: piece.studio_id, piece_id: piece.id, person_id: person, item_key: key } }
-        LearningState.insert_all(blank, unique_by: %i[piece_id person_id item_key], record_timestamps: false) if blank.any?
+        blank =
+          keys.map do |person, key|
+            { studio_id: piece.studio_id, piece_id: piece.id, person_id: person, item_key: key }
+          end
+        if blank.any?
+          LearningState.insert_all(blank, unique_by: %i[piece_id person_id item_key], record_timestamps: false)
+        end
         within(piece.learning_states, keys).order(:person_id, :item_key).lock.load
       end
 
       def entries_of(piece, keys)
         wanted = keys.to_set
-        within(piece.ledger_entries, keys).order(:id).select { |row| wanted.include?([row.person_id, row.item_key]) }
-                                          .group_by { |row| [row.person_id, row.item_key] }.transform_values { |rows| rows.map { |row| entry(row) } }
+        within(piece.ledger_entries, keys).order(:id)
+          .select { |row| wanted.include?([row.person_id, row.item_key]) }
+          .group_by { |row| [row.person_id, row.item_key] }
+          .transform_values { |rows| rows.map { |row| entry(row) } }
       end
 
       def within(rows, keys) = rows.where(person_id: keys.map(&:first).uniq, item_key: keys.map(&:last).uniq)
 
       def state_row(piece, person, key, cell)
-        { studio_id: piece.studio_id, piece_id: piece.id, person_id: person, item_key: key, rung: cell.rung, days: cell.days,
-          last_danced_on: cell.last_danced_on, signed_off: cell.signed_off, changed_since: cell.changed }
+        {
+          studio_id: piece.studio_id,
+          piece_id: piece.id,
+          person_id: person,
+          item_key: key,
+          rung: cell.rung,
+          days: cell.days,
+          last_danced_on: cell.last_danced_on,
+          signed_off: cell.signed_off,
+          changed_since: cell.changed
+        }
       end
     end
   end

@@ -18,14 +18,18 @@ module Records
       end
 
       def self.care(studio)
-        Planning::Care.new(**%w[warm_up cool_down max_continuous rest re_warm].to_h { |name| [name.to_sym, studio.setting(name)] })
+        Planning::Care.new(
+          **%w[warm_up cool_down max_continuous rest re_warm].to_h { |name| [name.to_sym, studio.setting(name)] }
+        )
       end
 
       def self.person(id) = "p#{id}"
 
       def rehearsals
-        @rehearsals ||= @studio.rehearsals.standing.includes(:rooms).where(rehearsals: { date: ..(@piece.show_date || (@now.to_date + 365)) })
-                               .select { |rehearsal| rehearsal.rooms.any? }
+        @rehearsals ||=
+          @studio.rehearsals.standing.includes(:rooms)
+            .where(rehearsals: { date: ..(@piece.show_date || (@now.to_date + 365)) })
+            .select { |rehearsal| rehearsal.rooms.any? }
       end
 
       # Rehearsals still ahead.
@@ -39,9 +43,20 @@ module Records
       def problem(tasks, hazards: [])
         named = tasks.map { |task| task.with(dancers: ids(task.dancers), choreographers: ids(task.choreographers)) }
         windows = open.map { |rehearsal| window(rehearsal, hazards) }
-        Planning::Problem.new(windows: windows.select { |w| w.minutes >= GRID }, tasks: named, grid: GRID, dancers: named.flat_map(&:dancers).uniq.sort,
-                              choreographers: named.flat_map(&:choreographers).uniq.sort, unavailable: unavailable, target_window: target&.then { |rehearsal| "w#{rehearsal.id}" },
-                              limits: limits(named), most_new_eights: @studio.setting("new_eights"), show_date: @piece.show_date&.iso8601, **for_bodies, **for_memory(named))
+        Planning::Problem.new(
+          windows: windows.select { |w| w.minutes >= GRID },
+          tasks: named,
+          grid: GRID,
+          dancers: named.flat_map(&:dancers).uniq.sort,
+          choreographers: named.flat_map(&:choreographers).uniq.sort,
+          unavailable: unavailable,
+          target_window: target&.then { |rehearsal| "w#{rehearsal.id}" },
+          limits: limits(named),
+          most_new_eights: @studio.setting("new_eights"),
+          show_date: @piece.show_date&.iso8601,
+          **for_bodies,
+          **for_memory(named)
+        )
       end
 
       attr_reader :care
@@ -49,7 +64,8 @@ module Records
       # Slots that other pieces' standing plans hold in the rehearsals ahead.
       def others
         @others ||= begin
-          plans = @studio.plans.where(replaced_at: nil).where.not(piece_id: @piece.id).where.not(published_at: nil).pluck(:id)
+          plans =
+            @studio.plans.where(replaced_at: nil).where.not(piece_id: @piece.id).where.not(published_at: nil).pluck(:id)
           @studio.slots.where(plan_id: plans, rehearsal_id: open.map(&:id)).includes(:slot_people, :rehearsal).to_a
         end
       end
@@ -73,10 +89,18 @@ module Records
         open.reverse.find { |rehearsal| rehearsal.date <= by }
       end
 
-      def due = [*deadlines.values_at("dress", "filming").compact.map { |date| date - 1 }, @piece.show_date && (@piece.show_date - @piece.setting("ready_days").to_i)].compact.min
+      def due
+        [
+          *deadlines.values_at("dress", "filming").compact.map { |date| date - 1 },
+          @piece.show_date && (@piece.show_date - @piece.setting("ready_days").to_i)
+        ].compact.min
+      end
 
       # {"dress" => Date, "technical" => Date, "filming" => Date}.
-      def deadlines = @piece.setting("deadlines").slice("dress", "technical", "filming").transform_values { |text| Date.iso8601(text) }
+      def deadlines
+        @piece.setting("deadlines").slice("dress", "technical", "filming")
+          .transform_values { |text| Date.iso8601(text) }
+      end
 
       # The first day on which a film is there, its days of editing after the filming.
       def film_ready = (day = deadlines["filming"]) && (day + @piece.setting("deadlines")["editing_days"].to_i)
@@ -86,25 +110,46 @@ module Records
         return [] unless plan
 
         windows = open.index_by(&:id)
-        plan.slots.select { |slot| slot.work? && windows.key?(slot.rehearsal_id) }.map { |slot| placement(slot, windows[slot.rehearsal_id]) }
+        plan.slots
+          .select { |slot| slot.work? && windows.key?(slot.rehearsal_id) }
+          .map { |slot| placement(slot, windows[slot.rehearsal_id]) }
       end
 
       # Slots of the standing plan that stay where they are.
-      def pinned = placements(@piece.latest_plan).select { |each| pinned_keys.include?([each.task, each.window[1..].to_i]) }
-      def pinned_keys = @pinned_keys ||= @piece.latest_plan ? @piece.latest_plan.slots.where(pinned: true).pluck(:task_key, :rehearsal_id) : []
+      def pinned
+        placements(@piece.latest_plan).select { |each| pinned_keys.include?([each.task, each.window[1..].to_i]) }
+      end
 
-      # What each teacher's rehearsals came out at, of what was estimated. Only plans people go by: every plan repeats what
-      # is behind it.
+      def pinned_keys
+        @pinned_keys ||=
+          @piece.latest_plan ? @piece.latest_plan.slots.where(pinned: true).pluck(:task_key, :rehearsal_id) : []
+      end
+
+      # What each teacher's rehearsals came out at, of what was estimated. Only plans people go by: every plan repeats
+      # what is behind it.
       def self.factors(studio)
-        lessons = studio.slots.joins(:plan, :slot_people).where(kind: %w[learn make], slot_people: { role: "teacher" }, plans: { replaced_at: nil })
-        rows = lessons.where.not(actual_minutes: nil).where.not(plans: { published_at: nil }).distinct.pluck("slot_people.person_id", "slots.id", :minutes, :actual_minutes)
+        lessons =
+          studio.slots.joins(:plan, :slot_people)
+            .where(kind: %w[learn make], slot_people: { role: "teacher" }, plans: { replaced_at: nil })
+        rows =
+          lessons
+            .where.not(actual_minutes: nil)
+            .where.not(plans: { published_at: nil })
+            .distinct
+            .pluck("slot_people.person_id", "slots.id", :minutes, :actual_minutes)
         rows.group_by(&:first).transform_values { |same| Planning::Actuals.factor(same.map { |row| row.last(2) }) }
       end
 
       private
 
       def placement(slot, rehearsal)
-        Planning::Placement.new(task: slot.task_key, window: "w#{slot.rehearsal_id}", start: slot.start_minute - rehearsal.start_minute - warm_up, minutes: slot.minutes, room: "r#{slot.room_id}")
+        Planning::Placement.new(
+          task: slot.task_key,
+          window: "w#{slot.rehearsal_id}",
+          start: slot.start_minute - rehearsal.start_minute - warm_up,
+          minutes: slot.minutes,
+          room: "r#{slot.room_id}"
+        )
       end
 
       def ids(people) = people.map { |id| Seasons.person(id) }
@@ -119,28 +164,52 @@ module Records
 
       # Rests, warming up again, and what a day counts beside the slots.
       def for_bodies
-        { max_continuous: @care.max_continuous, break_minutes: @care.rest, rests: [[120, 15]], rewarm: @care.re_warm.positive? ? [@care.idle, @care.re_warm] : nil, frame_minutes: warm_up + @care.cool_down }
+        {
+          max_continuous: @care.max_continuous,
+          break_minutes: @care.rest,
+          rests: [[120, 15]],
+          rewarm: @care.re_warm.positive? ? [@care.idle, @care.re_warm] : nil,
+          frame_minutes: warm_up + @care.cool_down
+        }
       end
 
       # Recap and music, and parts short enough to be danced with them in one go.
       def for_memory(tasks)
         recap, to_music = %w[recap to_music].map { |name| @studio.setting(name) }
         dancers = tasks.flat_map(&:dancers).uniq
-        { recap:, to_music:, max_part: [@care.max_continuous - recap - to_music, 15].max, lately: lately.map { |task| task.with(dancers: ids(task.dancers) & dancers) }.reject { |task| task.dancers.empty? } }
+        {
+          recap:,
+          to_music:,
+          max_part: [@care.max_continuous - recap - to_music, 15].max,
+          lately:
+            lately.map { |task| task.with(dancers: ids(task.dancers) & dancers) }.reject { |task| task.dancers.empty? }
+        }
       end
 
       # What was new in the last rehearsal behind us that had something new, with those who were there.
       def lately
         plan = @piece.published_plan or return []
         fresh = plan.slots.where(kind: %w[make learn difference join])
-        last = @studio.rehearsals.standing.where(id: fresh.reorder(nil).select(:rehearsal_id)).to_a.reverse.find { |rehearsal| past?(rehearsal) } or return []
+        last =
+          @studio.rehearsals.standing.where(id: fresh.reorder(nil).select(:rehearsal_id))
+            .to_a
+            .reverse
+            .find { |rehearsal| past?(rehearsal) } or return []
         gone = last.attendances.where(present: false).pluck(:person_id)
         fresh.where(rehearsal_id: last.id).includes(:slot_people).map { |slot| task_of(slot, gone) }
       end
 
       def task_of(slot, gone)
         dancers = slot.slot_people.select { |called| called.role == "dancer" }.map(&:person_id) - gone
-        Planning::Task.new(id: slot.task_key, kind: slot.kind, minutes: slot.minutes, dancers:, sections: slot.section_ids, links: slot.from_link && (slot.from_link..slot.to_link).to_a, title: slot.title)
+        Planning::Task.new(
+          id: slot.task_key,
+          kind: slot.kind,
+          minutes: slot.minutes,
+          dancers:,
+          sections: slot.section_ids,
+          links: slot.from_link && (slot.from_link..slot.to_link).to_a,
+          title: slot.title
+        )
       end
 
       def unavailable = [*absences(open), *visiting, *elsewhere, *too_late]
@@ -152,20 +221,31 @@ module Records
         return [] if late.empty?
 
         minors = @studio.people.where(adult: false, dances: true).pluck(:id)
-        late.map(&:date).uniq.flat_map { |date| minors.map { |id| { **away(Seasons.person(id), date, latest - @care.cool_down, 1440), late: true } } }
+        late.map(&:date).uniq
+          .flat_map do |date|
+            minors.map { |id| { **away(Seasons.person(id), date, latest - @care.cool_down, 1440), late: true } }
+          end
       end
 
       # Absences as they keep people from working in some rehearsals; dancers also need their warm-up and cool-down.
       def absences(rehearsals)
         dancing = @studio.people.where(dances: true).pluck(:id)
         @studio.absences.flat_map do |absence|
-          rehearsals.select { |rehearsal| rehearsal.date.between?(absence.from_date, absence.to_date) }.map { |rehearsal| missing(absence, rehearsal, dancing.include?(absence.person_id)) }.uniq
+          rehearsals
+            .select { |rehearsal| rehearsal.date.between?(absence.from_date, absence.to_date) }
+            .map { |rehearsal| missing(absence, rehearsal, dancing.include?(absence.person_id)) }
+            .uniq
         end
       end
 
       def missing(absence, rehearsal, dances)
-        from, to = [absence.from_minute, absence.to_minute]
-        from, to = @care.away(from, to, opening: rehearsal.start_minute, closing: rehearsal.end_minute, warm_up:) if dances && (from || to)
+        from = absence.from_minute
+        to = absence.to_minute
+        if dances &&
+            (from || to)
+          from, to =
+            @care.away(from, to, opening: rehearsal.start_minute, closing: rehearsal.end_minute, warm_up:)
+        end
         away(Seasons.person(absence.person_id), rehearsal.date, from, to)
       end
 
@@ -193,7 +273,7 @@ module Records
       def limits(tasks)
         asked = tasks.flat_map(&:dancers).uniq
         @studio.people.where(adult: false).pluck(:id).map { |id| Seasons.person(id) }.select { |id| asked.include?(id) }
-               .map { |who| { who:, minutes_per_day: @studio.setting("daily_minutes") } }
+          .map { |who| { who:, minutes_per_day: @studio.setting("daily_minutes") } }
       end
     end
   end

@@ -13,23 +13,38 @@ module Records
       # Who dances in which groups: {person id => [group ids]}, everybody cast included.
       def self.cast(piece)
         cast = piece.castings.pluck(:person_id).to_h { |id| [id, []] }
-        GroupMember.where(studio_id: piece.studio_id, group_id: piece.groups.map(&:id)).pluck(:person_id, :group_id).each do |person, group|
-          cast[person] << group if cast.key?(person)
-        end
+        GroupMember.where(studio_id: piece.studio_id, group_id: piece.groups.map(&:id))
+          .pluck(:person_id, :group_id)
+          .each { |person, group| cast[person] << group if cast.key?(person) }
         cast
       end
 
       def self.changes(made)
-        Score::Changes.new(replace: (made["replace"] || {}).to_h { |n, row| [n.to_i, row(row)] }, drop: (made["drop"] || []).map(&:to_i),
-                           insert_after: (made["insert_after"] || {}).to_h { |n, rows| [n.to_i, rows.map { |row| row(row) }] })
+        Score::Changes.new(
+          replace: (made["replace"] || {}).to_h { |n, row| [n.to_i, row(row)] },
+          drop: (made["drop"] || []).map(&:to_i),
+          insert_after: (made["insert_after"] || {}).to_h { |n, rows| [n.to_i, rows.map { |row| row(row) }] }
+        )
       end
 
-      def self.row(data) = Score::Row.new(counts: data["counts"].to_i, text: data["text"].to_s, cue: data["cue"].to_s, name: data["name"].to_s)
+      def self.row(data)
+        Score::Row.new(
+          counts: data["counts"].to_i,
+          text: data["text"].to_s,
+          cue: data["cue"].to_s,
+          name: data["name"].to_s
+        )
+      end
 
       # Core changes => what the column keeps.
       def self.made(changes)
-        { "replace" => changes.replace.to_h { |n, row| [n.to_s, plain(row)] }, "drop" => changes.drop,
-          "insert_after" => changes.insert_after.to_h { |n, rows| [n.to_s, rows.map { |row| plain(row) }] } }.reject { |_, value| value.empty? }
+        {
+          "replace" => changes.replace.to_h { |n, row| [n.to_s, plain(row)] },
+          "drop" => changes.drop,
+          "insert_after" => changes.insert_after.to_h { |n, rows| [n.to_s, rows.map { |row| plain(row) }] }
+        }.reject do |_, value|
+          value.empty?
+        end
       end
 
       def self.plain(row) = row.to_h.transform_keys(&:to_s)
@@ -52,35 +67,70 @@ module Records
       end
 
       def section(section)
-        Score::Section.new(id: section.id, name: section.name, choreographer: section.choreographer_id, time: section.time,
-                           rows: eights.fetch(section.id, []), parts: parts.fetch(section.id, []), hazards: section.hazards,
-                           difficulty: section.difficulty.to_f, method: section.method_preset, minutes: section.minutes,
-                           expected_counts: section.expected_counts, feel: section.feel, fidelity: section.fidelity,
-                           layers: section.layer_school, being_made: section.being_made, entry: edge(section.stated_entry), exit: edge(section.stated_exit))
+        Score::Section.new(
+          id: section.id,
+          name: section.name,
+          choreographer: section.choreographer_id,
+          time: section.time,
+          rows: eights.fetch(section.id, []),
+          parts: parts.fetch(section.id, []),
+          hazards: section.hazards,
+          difficulty: section.difficulty.to_f,
+          method: section.method_preset,
+          minutes: section.minutes,
+          expected_counts: section.expected_counts,
+          feel: section.feel,
+          fidelity: section.fidelity,
+          layers: section.layer_school,
+          being_made: section.being_made,
+          entry: edge(section.stated_entry),
+          exit: edge(section.stated_exit)
+        )
       end
 
       # {"weight" => "left", "facing" => 5} => the core's edge.
       def edge(stated) = stated.to_h { |name, value| [name.to_sym, value.is_a?(String) ? value.to_sym : value] }
 
       def link(link, sections)
-        Score::Link.new(section: sections.fetch(link.section_id), id: link.id, mirrored: link.mirrored, changes: Works.changes(link.changes_made))
+        Score::Link.new(
+          section: sections.fetch(link.section_id),
+          id: link.id,
+          mirrored: link.mirrored,
+          changes: Works.changes(link.changes_made)
+        )
       end
 
       def eights
-        @eights ||= Eight.where(studio_id: @piece.studio_id, section_id: @piece.sections.map(&:id)).order(:section_id, :position)
-                         .pluck(:section_id, :counts, :text, :cue, :name).group_by(&:first)
-                         .transform_values { |rows| rows.map { |_, counts, text, cue, name| Score::Row.new(counts:, text:, cue:, name:) } }
+        @eights ||=
+          Eight.where(studio_id: @piece.studio_id, section_id: @piece.sections.map(&:id))
+            .order(:section_id, :position)
+            .pluck(:section_id, :counts, :text, :cue, :name)
+            .group_by(&:first)
+            .transform_values do |rows|
+              rows.map { |_, counts, text, cue, name| Score::Row.new(counts:, text:, cue:, name:) }
+            end
       end
 
       def parts
-        @parts ||= Part.where(studio_id: @piece.studio_id, section_id: @piece.sections.map(&:id)).order(:id).group_by(&:section_id)
-                       .transform_values { |rows| rows.map { |row| part(row) } }
+        @parts ||=
+          Part.where(studio_id: @piece.studio_id, section_id: @piece.sections.map(&:id))
+            .order(:id)
+            .group_by(&:section_id)
+            .transform_values { |rows| rows.map { |row| part(row) } }
       end
 
       def part(row)
-        Score::Part.new(group: row.group_id, offset: row.start_offset, hold_before: row.hold_before, hold_after: row.hold_after,
-                                      mirrored: row.mirrored, level: row.level, place: row.place, facing: row.facing,
-                                      stretches: row.stretches.map { |from, to, doing| [from, to, doing.to_sym] })
+        Score::Part.new(
+          group: row.group_id,
+          offset: row.start_offset,
+          hold_before: row.hold_before,
+          hold_after: row.hold_after,
+          mirrored: row.mirrored,
+          level: row.level,
+          place: row.place,
+          facing: row.facing,
+          stretches: row.stretches.map { |from, to, doing| [from, to, doing.to_sym] }
+        )
       end
     end
   end

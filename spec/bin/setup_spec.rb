@@ -31,7 +31,8 @@ RSpec.describe "setting up a machine" do
 
   it "locks no npm package that wants a newer Node than the distribution has" do
     lock = JSON.parse(File.read(File.join(HOUSE, "package-lock.json")))
-    wanted = lock["packages"].filter_map { |name, facts| [name, facts.dig("engines", "node")] if facts.dig("engines", "node") }
+    wanted =
+      lock["packages"].filter_map { |name, facts| [name, facts.dig("engines", "node")] if facts.dig("engines", "node") }
     aggregate_failures do
       expect(wanted.size).to be > 20
       expect(wanted.reject { |_, range| takes?(range) }).to be_empty
@@ -62,7 +63,8 @@ RSpec.describe "setting up a machine" do
       _, waited = in_shell("apt install -y tea", APT_GET: fake, APT_PAUSE: "0")
       tries = File.readlines("#{dir}/tries").size
       File.delete("#{dir}/tries")
-      output, gave_up = in_shell("apt install -y tea", APT_GET: fake, APT_PAUSE: "0", FAULT: "Unable to locate package tea")
+      output, gave_up =
+        in_shell("apt install -y tea", APT_GET: fake, APT_PAUSE: "0", FAULT: "Unable to locate package tea")
       aggregate_failures do
         expect([waited.success?, tries]).to eq [true, 3]
         expect([gave_up.success?, File.readlines("#{dir}/tries").size]).to eq [false, 1]

@@ -58,14 +58,23 @@ RSpec.describe Core::Movement::FindingWriter do
   def sentences(*texts, counts: 8)
     rows = texts.map { |text| Core::Piece::Row.new(counts:, text:) }
     piece = work(link(Core::Piece::Section.new(id: 1, name: "Smoke", rows:)))
-    Core::Piece::Danced.new(piece).walk(piece.links.first).findings.map { |finding| [finding.row, described_class.text(finding)] }
+    Core::Piece::Danced.new(piece).walk(piece.links.first).findings
+      .map { |finding| [finding.row, described_class.new(say: SAY).text(finding)] }
   end
 
   it "says at its place what cannot be danced as written" do
-    expect(sentences("1 step R 2 step R")).to eq [[1, "The right foot already bears the weight. Is there a close or a weight change before it?"]]
+    expect(sentences("1 step R 2 step R")).to eq [
+      [1, "The right foot already bears the weight. Is there a close or a weight change before it?"]
+    ]
     expect(sentences("1 step R", "9 clap")).to eq [[2, "This line has no count 9."]]
-    expect(sentences("1 sit on the floor", "1 jump")).to include [2, a_string_starting_with("This starts standing, but the body is on the floor here.")]
-    expect(sentences("1-4 kneel", "1 jump")).to include [2, a_string_starting_with("This starts standing, but the body is on the knees here.")]
+    expect(sentences("1 sit on the floor", "1 jump")).to include [
+      2,
+      a_string_starting_with("This starts standing, but the body is on the floor here.")
+    ]
+    expect(sentences("1-4 kneel", "1 jump")).to include [
+      2,
+      a_string_starting_with("This starts standing, but the body is on the knees here.")
+    ]
     expect(sentences("1 step R 2 step L", "1 step R")).to eq []
   end
 end

@@ -2,21 +2,44 @@
 
 RSpec.describe Core::Floor do
   def part(group, offset = 0, **facts) = Core::Piece::Part.new(group:, offset:, **facts)
-  def typed(id, *texts, **facts) = Core::Piece::Section.new(id:, name: id, rows: texts.map { |text| Core::Piece::Row.new(counts: 8, text:) }, **facts)
-  def piece(*sections, groups: %w[a b c]) = work(*sections.map { |each| link(each) }, groups: groups.map { |id| [id, id] })
+
+  def typed(id, *texts, **facts)
+    Core::Piece::Section.new(id:, name: id, rows: texts.map { |text| Core::Piece::Row.new(counts: 8, text:) }, **facts)
+  end
+
+  def piece(*sections, groups: %w[a b c])
+    work(*sections.map { |each| link(each) }, groups: groups.map { |id| [id, id] })
+  end
+
   def checks(work, **facts) = Core::Floor::LineChecks.new(work, **facts)
   def found(work, **facts) = checks(work, **facts).findings.map { |f| [f.kind, f.link, f.groups, f.from, f.to] }
   def lanes(work, index = 1) = checks(work).lanes(index).all.map { |lane| [lane.group, lane.from, lane.to, lane.doing] }
-  def formation(spots) = Core::Floor::Formation.new(spots: spots.transform_values { |x, y| Core::Floor::Spot.new(x: x.to_f, y: y.to_f) })
+
+  def formation(spots)
+    Core::Floor::Formation.new(spots: spots.transform_values { |x, y| Core::Floor::Spot.new(x: x.to_f, y: y.to_f) })
+  end
 
   describe "lanes" do
     it "gives everybody the section as written, freestyle counts apart" do
-      expect(lanes(piece(typed("s", "1 step R 5-8 freestyle"), groups: %w[a]))).to eq [["a", 1, 4, :moving], ["a", 5, 8, :free]]
+      expect(lanes(piece(typed("s", "1 step R 5-8 freestyle"), groups: %w[a]))).to eq [
+        ["a", 1, 4, :moving],
+        ["a", 5, 8, :free]
+      ]
     end
 
     it "lays a part on the counts: off, holding, moving, holding; a group without a part is off" do
-      expect(lanes(piece(typed("s", "1 step R", parts: [part("a", 4, hold_before: 2, hold_after: 4), part("b", 8)])))).to eq(
-        [["a", 1, 2, :off], ["a", 3, 4, :holding], ["a", 5, 12, :moving], ["a", 13, 16, :holding], ["b", 1, 8, :off], ["b", 9, 16, :moving], ["c", 1, 16, :off]]
+      expect(
+        lanes(piece(typed("s", "1 step R", parts: [part("a", 4, hold_before: 2, hold_after: 4), part("b", 8)])))
+      ).to eq(
+        [
+          ["a", 1, 2, :off],
+          ["a", 3, 4, :holding],
+          ["a", 5, 12, :moving],
+          ["a", 13, 16, :holding],
+          ["b", 1, 8, :off],
+          ["b", 9, 16, :moving],
+          ["c", 1, 16, :off]
+        ]
       )
     end
 
@@ -49,10 +72,22 @@ RSpec.describe Core::Floor do
     end
 
     it "lets a soloist move inside another group's hold, and asks a dancer of both for two things" do
-      solo = typed("s", "1 step R", "1 step L", parts: [part("a", 0, stretches: [[9, 16, :holding]]), part("b", 0, stretches: [[1, 8, :off]])])
+      solo =
+        typed(
+          "s",
+          "1 step R",
+          "1 step L",
+          parts: [part("a", 0, stretches: [[9, 16, :holding]]), part("b", 0, stretches: [[1, 8, :off]])]
+        )
       expect(found(piece(solo, unison), cast: { 1 => ["a"], 2 => ["b"] })).to eq []
       double = checks(piece(solo, unison), cast: { 1 => %w[a b] }).findings.first
-      expect([double.kind, double.groups, double.from, double.to, double.people]).to eq [:two_things, %w[a b], 9, 16, [1]]
+      expect([double.kind, double.groups, double.from, double.to, double.people]).to eq [
+        :two_things,
+        %w[a b],
+        9,
+        16,
+        [1]
+      ]
     end
 
     it "asks nobody of two groups for two things when these do the same" do
@@ -64,7 +99,9 @@ RSpec.describe Core::Floor do
     it "lets a group dovetail into the next link, but not out of a hold" do
       leaving = ->(**more) { typed("s", "1 step R", parts: [part("a", 0, **more), part("b", 4)]) }
       entering = typed("t", "1 step L", parts: [part("a", -4), part("b", 0)])
-      expect(found(piece(leaving.call, entering)).select { |kind,| kind == :unaccounted }).to eq [[:unaccounted, 2, ["a"], 5, 8]]
+      expect(found(piece(leaving.call, entering)).select { |kind,| kind == :unaccounted }).to eq [
+        [:unaccounted, 2, ["a"], 5, 8]
+      ]
       expect(found(piece(leaving.call(hold_after: 4), entering)).map(&:first)).to include(:hold_released)
     end
 
@@ -104,7 +141,10 @@ RSpec.describe Core::Floor do
     let(:to) { formation("a" => [4.8, 0], "b" => [0, 0], "c" => [0, 5]) }
 
     it "judges the pace against comfortable and fast, scaled by the tempo" do
-      paces = [[8, 110], [4, 110], [3, 110], [8, 220]].map { |counts, bpm| Core::Floor::Ways.new(from, to, counts:, bpm:).all.first.then { |way| [way.person, way.pace, way.verdict] } }
+      paces =
+        [[8, 110], [4, 110], [3, 110], [8, 220]].map do |counts, bpm|
+          Core::Floor::Ways.new(from, to, counts:, bpm:).all.first.then { |way| [way.person, way.pace, way.verdict] }
+        end
       expect(paces).to eq [["a", 0.6, :fits], ["a", 1.2, :caution], ["a", 1.6, :clash], ["a", 0.6, :caution]]
       none = Core::Floor::Ways.new(from, to, counts: 0)
       expect([none.all.map(&:verdict), none.verdict, none.comfortable_counts]).to eq [%i[clash clash fits], :clash, 8]
@@ -118,7 +158,11 @@ RSpec.describe Core::Floor do
   end
 
   describe "assignment" do
-    def cost(from, spots, order) = from.values.each_with_index.map { |here, i| (Math.hypot(spots[order[i]][0] - here[0], spots[order[i]][1] - here[1]) * 1000).round }.then { |ways| [ways.max, ways.sum] }
+    def cost(from, spots, order)
+      from.values.each_with_index
+        .map { |here, i| (Math.hypot(spots[order[i]][0] - here[0], spots[order[i]][1] - here[1]) * 1000).round }
+        .then { |ways| [ways.max, ways.sum] }
+    end
 
     it "finds what full enumeration finds, with pins and spare spots" do
       each_case(60) do |random|
@@ -137,7 +181,9 @@ RSpec.describe Core::Floor do
         from = (1..8).to_h { |i| [i, [random.rand(-5.0..5.0), random.rand(0.0..8.0)]] }
         spots = Array.new(8) { [random.rand(-5.0..5.0), random.rand(0.0..8.0)] }
         best = Core::Floor::Assignment.new(from, spots).best
-        expect(cost(from, spots, best.values)).to eq((0...8).to_a.permutation.map { |order| cost(from, spots, order) }.min)
+        expect(cost(from, spots, best.values)).to eq(
+          (0...8).to_a.permutation.map { |order| cost(from, spots, order) }.min
+        )
       end
     end
 
@@ -148,19 +194,36 @@ RSpec.describe Core::Floor do
 
     it "refuses fewer spots than people, and two pins on one spot" do
       expect { Core::Floor::Assignment.new({ "a" => [0, 0] }, []) }.to raise_error(Core::ValueError, /at least 1/)
-      expect { Core::Floor::Assignment.new({ "a" => [0, 0], "b" => [0, 0] }, [[0, 0], [1, 1]], pinned: { "a" => 0, "b" => 0 }) }.to raise_error(Core::ValueError, /pinned to one spot/)
+      expect do
+        Core::Floor::Assignment.new({ "a" => [0, 0], "b" => [0, 0] }, [[0, 0], [1, 1]], pinned: { "a" => 0, "b" => 0 })
+      end.to raise_error(Core::ValueError, /pinned to one spot/)
     end
   end
 end
 
 RSpec.describe Core::Learning::HoleSheet do
-  let(:canon) { section("s", 8, parts: [Core::Piece::Part.new(group: "g"), Core::Piece::Part.new(group: "h", offset: 4)]) }
+  let(:canon) do
+    section("s", 8, parts: [Core::Piece::Part.new(group: "g"), Core::Piece::Part.new(group: "h", offset: 4)])
+  end
   let(:whole) { work(link(canon), link(section("t", 8)), groups: [%w[g Scouts], %w[h Nurses]]) }
   let(:cast) { { "ada" => ["g"], "bram" => ["g"], "cleo" => ["h"], "dov" => ["g"], "esi" => [] } }
   let(:items) { Core::Learning::Items.new(whole, cast:) }
-  let(:spots) { { "ada" => -2.4, "bram" => -1.2, "dov" => 0.0, "cleo" => 1.2 }.transform_values { |x| Core::Floor::Spot.new(x:, y: 2.0) } }
+  let(:spots) do
+    { "ada" => -2.4, "bram" => -1.2, "dov" => 0.0, "cleo" => 1.2 }.transform_values do |x|
+      Core::Floor::Spot.new(x:, y: 2.0)
+    end
+  end
 
-  def sheet(out, **facts) = described_class.new(whole, out:, items:, progress: progress_of({ %w[esi ss] => 4 }), leaders: { "h" => "cleo" }, **facts)
+  def sheet(out, **facts)
+    described_class.new(
+      whole,
+      out:,
+      items:,
+      progress: progress_of({ %w[esi ss] => 4 }),
+      leaders: { "h" => "cleo" },
+      **facts
+    )
+  end
 
   it "goes link by link: who is missing, who would close up, who could cover, who lost the leader" do
     place = sheet(%w[bram cleo], formations: { 1 => Core::Floor::Formation.new(spots:) }).places.first

@@ -2,8 +2,16 @@
 
 # What an agreement remembers of a join, the opening and the ending, and how a mend types into an eight.
 RSpec.describe Core::Joins::Agreement do
-  def typed(id, *texts, **facts) = Core::Piece::Section.new(id:, name: id, rows: texts.map { |text| Core::Piece::Row.new(counts: 8, text:) }, **facts)
-  def seam(first, second, **side) = Core::Joins::Seam.of(Core::Joins::Sequence.new((piece = work(link(first, **side), link(second))).order).joins.first, Core::Piece::Danced.new(piece))
+  def typed(id, *texts, **facts)
+    Core::Piece::Section.new(id:, name: id, rows: texts.map { |text| Core::Piece::Row.new(counts: 8, text:) }, **facts)
+  end
+
+  def seam(first, second, **side)
+    Core::Joins::Seam.of(
+      Core::Joins::Sequence.new((piece = work(link(first, **side), link(second))).order).joins.first,
+      Core::Piece::Danced.new(piece)
+    )
+  end
 
   let(:smoke) { typed("Smoke", "1 step R 2 step L", "1 step R 8 hold") }
   let(:drift) { typed("Drift", "1 step L", "1 kick R") }
@@ -12,7 +20,9 @@ RSpec.describe Core::Joins::Agreement do
   def changed(first, second, **side) = agreed.changed(seam(first, second, **side))
 
   it "stays when words change that are not danced, or eights that are not at the edge" do
-    expect(changed(smoke.with(rows: [smoke.rows[0], smoke.rows[1].with(text: "1  Step right (softly) 8 hold")]), drift)).to eq []
+    expect(
+      changed(smoke.with(rows: [smoke.rows[0], smoke.rows[1].with(text: "1  Step right (softly) 8 hold")]), drift)
+    ).to eq []
     expect(changed(smoke, drift.with(rows: [drift.rows[0], drift.rows[1].with(text: "1 jump 2 clap")]))).to eq []
     expect(changed(smoke.with(name: "Fog", difficulty: 1.3), drift)).to eq []
   end
@@ -31,14 +41,35 @@ RSpec.describe Core::Joins::Agreement do
 end
 
 RSpec.describe Core::Joins::Ends do
-  def piece(*texts, **facts) = work(link(Core::Piece::Section.new(id: 1, name: "Overwinter", rows: texts.map { |text| Core::Piece::Row.new(counts: 8, text:) }, **facts)))
+  def piece(*texts, **facts)
+    work(
+      link(
+        Core::Piece::Section.new(
+          id: 1,
+          name: "Overwinter",
+          rows: texts.map { |text| Core::Piece::Row.new(counts: 8, text:) },
+          **facts
+        )
+      )
+    )
+  end
+
   def open_findings(found) = found.reject(&:fits?).map { |finding| [finding.state, finding.verdict] }
 
   it "holds the opening's pose against the first entry" do
-    ends = described_class.new(piece("1 step R 2 step L", entry: { facing: 1 }), opening: { weight: :right, facing: 5, level: :floor })
+    ends =
+      described_class.new(
+        piece("1 step R 2 step L", entry: { facing: 1 }),
+        opening: {
+          weight: :right,
+          facing: 5,
+          level: :floor
+        }
+      )
     expect(open_findings(ends.opening)).to eq [%i[weight clash], %i[facing clash], %i[level clash]]
     expect(ends.opening.flat_map(&:mends).map(&:link).uniq).to eq [1]
-    waiting = described_class.new(piece("5 step R", entry: { facing: 1 }), opening: { weight: :left, facing: 5, level: :floor })
+    waiting =
+      described_class.new(piece("5 step R", entry: { facing: 1 }), opening: { weight: :left, facing: 5, level: :floor })
     expect(open_findings(waiting.opening)).to eq []
   end
 
@@ -46,7 +77,9 @@ RSpec.describe Core::Joins::Ends do
     ends = described_class.new(piece("1 step R 7-8 turn half right"), ending: { facing: 1 })
     expect(open_findings(ends.ending)).to eq [%i[facing clash]]
     expect(ends.ending.find(&:clash?).mends.map { |mend| [mend.change, mend.link] }).to include([:turn, 1])
-    expect([described_class.new(piece("1 step R")).opening, described_class.new(work, ending: { facing: 1 }).ending]).to eq [[], []]
+    expect(
+      [described_class.new(piece("1 step R")).opening, described_class.new(work, ending: { facing: 1 }).ending]
+    ).to eq [[], []]
   end
 end
 
@@ -77,7 +110,9 @@ RSpec.describe Core::Joins::Amend do
   end
 
   it "writes an eight out that was taken from elsewhere, keeps notes and cues, and gives up where no words would do" do
-    expect(amend("1 step R (softly) \"bell\"").replace(@side.line.moves.first, "touch R").text).to eq '1 touch R (softly) "bell"'
+    expect(
+      amend("1 step R (softly) \"bell\"").replace(@side.line.moves.first, "touch R").text
+    ).to eq '1 touch R (softly) "bell"'
     expect(amend("1 step R 8 step L").remove(@side.line.moves.last).text).to eq "1 step R"
     expect(amend("1 step R, L free").state(weight: :left).text).to eq "1 step R, R free"
     expect(amend("1 step R").add("zumble the wasp", 84)).to be_nil
@@ -94,14 +129,27 @@ RSpec.describe Core::Floor::Stage do
   it "lends a repeat the formations of its section's first link, turned over on the other side, until it has its own" do
     stage = described_class.new(piece.order, { 11 => { [:entry, nil] => stand(2.0), [:count, 5] => stand(3.0) } })
     borrowed = stage.at(3, :entry)
-    expect([borrowed.own, borrowed.formation.spots["ada"].x, borrowed.formation.spots["ada"].facing]).to eq [false, -2.0, 7]
-    expect([stage.moments(3), stage.leaving(3).spots["ada"].x, stage.at(2, :entry).formation.empty?]).to eq [[[:entry, nil], [:count, 5]], -3.0, true]
-    own = described_class.new(piece.order, { 11 => { [:entry, nil] => stand(2.0) }, 13 => { [:entry, nil] => stand(1.0) } })
+    expect([borrowed.own, borrowed.formation.spots["ada"].x, borrowed.formation.spots["ada"].facing]).to eq [
+      false,
+      -2.0,
+      7
+    ]
+    expect([stage.moments(3), stage.leaving(3).spots["ada"].x, stage.at(2, :entry).formation.empty?]).to eq [
+      [[:entry, nil], [:count, 5]],
+      -3.0,
+      true
+    ]
+    own =
+      described_class.new(piece.order, { 11 => { [:entry, nil] => stand(2.0) }, 13 => { [:entry, nil] => stand(1.0) } })
     expect([own.at(3, :entry).own, own.at(3, :entry).formation.spots["ada"].x]).to eq [true, 1.0]
   end
 
   it "measures the longest way over every join whose both sides are known" do
-    stage = described_class.new(piece.order, { 11 => { [:entry, nil] => stand(2.0), [:exit, nil] => stand(-1.0) }, 12 => { [:entry, nil] => stand(2.5) } })
+    stage =
+      described_class.new(
+        piece.order,
+        { 11 => { [:entry, nil] => stand(2.0), [:exit, nil] => stand(-1.0) }, 12 => { [:entry, nil] => stand(2.5) } }
+      )
     expect(stage.metres).to eq(1 => 3.5, 2 => 4.5)
   end
 end

@@ -3,24 +3,86 @@
 # Whatever two sections leave and enter with: every clash has a mend, and every mend that is offered does what it says.
 RSpec.describe Core::Joins::Review do
   let(:leaving) do
-    ["1 step R", "1 step L 8 step R", "1 step R 7-8 turn half right", "1 step R 8 lie down", "1 kneel 5 hold", "1 pick up cloth 8 step R", "1-8 arms open", "", "1 step L 5-6 jump 8 step L", "1 step R 5-8 hold",
-     "5 step R 8 close L, R free", "1 step L 3 face back, ends facing back", "1 step L, ends at left", "1 crouch 8 step R", "1 step R 8 step L & step R", "1 sit 8 hold", "1-4 travel to right 8 step L"]
+    [
+      "1 step R",
+      "1 step L 8 step R",
+      "1 step R 7-8 turn half right",
+      "1 step R 8 lie down",
+      "1 kneel 5 hold",
+      "1 pick up cloth 8 step R",
+      "1-8 arms open",
+      "",
+      "1 step L 5-6 jump 8 step L",
+      "1 step R 5-8 hold",
+      "5 step R 8 close L, R free",
+      "1 step L 3 face back, ends facing back",
+      "1 step L, ends at left",
+      "1 crouch 8 step R",
+      "1 step R 8 step L & step R",
+      "1 sit 8 hold",
+      "1-4 travel to right 8 step L"
+    ]
   end
   let(:entering) do
-    ["1 step R", "1 step L", "3 step R", "1 jump", "1 kick L", "1 lie down", "1 kneel", "1 put down cloth 2 step L",
-     "& step R 1 step L", "", "1-8 hold", "1 turn half left 3 step R", "1 crouch 2 step L", "5 step L", "1 clap 2 step R"]
+    [
+      "1 step R",
+      "1 step L",
+      "3 step R",
+      "1 jump",
+      "1 kick L",
+      "1 lie down",
+      "1 kneel",
+      "1 put down cloth 2 step L",
+      "& step R 1 step L",
+      "",
+      "1-8 hold",
+      "1 turn half left 3 step R",
+      "1 crouch 2 step L",
+      "5 step L",
+      "1 clap 2 step R"
+    ]
   end
   let(:edges) do
-    [{}, {}, {}, { facing: 1 }, { facing: 5 }, { facing: 3 }, { level: :floor }, { level: :kneeling }, { level: :standing }, { weight: :left }, { weight: :right },
-     { hands: "cloth" }, { hands: "" }, { place: "left" }, { place: "right" },
-     { facing: 7, level: :standing }]
+    [
+      {},
+      {},
+      {},
+      { facing: 1 },
+      { facing: 5 },
+      { facing: 3 },
+      { level: :floor },
+      { level: :kneeling },
+      { level: :standing },
+      { weight: :left },
+      { weight: :right },
+      { hands: "cloth" },
+      { hands: "" },
+      { place: "left" },
+      { place: "right" },
+      { facing: 7, level: :standing }
+    ]
   end
 
-  def typed(id, *texts, **facts) = Core::Piece::Section.new(id:, name: id, rows: texts.map { |text| Core::Piece::Row.new(counts: 8, text:) }, **facts)
+  def typed(id, *texts, **facts)
+    Core::Piece::Section.new(id:, name: id, rows: texts.map { |text| Core::Piece::Row.new(counts: 8, text:) }, **facts)
+  end
 
   def random_piece(random)
-    smoke = typed("Smoke", leaving.sample(random:), leaving.sample(random:), exit: edges.sample(random:), time: %w[normal normal half].sample(random:))
-    drift = typed("Drift", entering.sample(random:), entry: edges.sample(random:), time: %w[normal normal double].sample(random:))
+    smoke =
+      typed(
+        "Smoke",
+        leaving.sample(random:),
+        leaving.sample(random:),
+        exit: edges.sample(random:),
+        time: %w[normal normal half].sample(random:)
+      )
+    drift =
+      typed(
+        "Drift",
+        entering.sample(random:),
+        entry: edges.sample(random:),
+        time: %w[normal normal double].sample(random:)
+      )
     work(link(smoke, mirrored: random.rand < 0.2), link(drift, mirrored: random.rand < 0.2))
   end
 
@@ -31,12 +93,18 @@ RSpec.describe Core::Joins::Review do
     each_case(250) do |random|
       piece = random_piece(random)
       described_class.new(piece).joins.first.findings.select(&:clash?).each do |found|
-        expect(found.mends).not_to be_empty, "no mend for #{found.state} of #{piece.sections.map { |each| [each.rows.map(&:text), each.entry, each.exit, each.time] }} #{piece.links.map(&:mirrored)}"
+        expect(found.mends).not_to be_empty,
+        "no mend for #{found.state} of #{piece.sections.map do |each|
+          [each.rows.map(&:text), each.entry, each.exit, each.time]
+        end} #{piece.links.map(&:mirrored)}"
         found.mends.each do |mend|
           seen[mend.change] += 1
           after = finding(mend.apply(piece), found.state)
-          expect(after.nil? || !after.clash?).to be(true), "#{found.state}: #{mend.change} leaves #{after&.verdict} of #{piece.sections.map { |each| [each.rows.map(&:text), each.entry, each.exit] }}"
-          expect(Core::Joins::MendWriter.new(piece).text(mend)).to match(/\A[A-Z].*\S\z/)
+          expect(after.nil? || !after.clash?).to be(true),
+          "#{found.state}: #{mend.change} leaves #{after&.verdict} of #{piece.sections.map do |each|
+            [each.rows.map(&:text), each.entry, each.exit]
+          end}"
+          expect(Core::Joins::MendWriter.new(piece, say: SAY).text(mend)).to match(/\A[A-Z].*\S\z/)
         end
       end
     end
@@ -49,7 +117,10 @@ RSpec.describe Core::Joins::Review do
       described_class.new(piece).joins.first.findings.select(&:question?).each do |found|
         found.mends.each do |mend|
           mended = mend.apply(piece)
-          expect(finding(mended, found.state)&.question?).not_to be(true), "#{found.state}: #{mend.change} #{piece.sections.map { |each| [each.rows.map(&:text), each.entry, each.exit] }}"
+          expect(finding(mended, found.state)&.question?).not_to be(true),
+          "#{found.state}: #{mend.change} #{piece.sections.map do |each|
+            [each.rows.map(&:text), each.entry, each.exit]
+          end}"
           expect([mended.sections.map(&:id), mended.links.size]).to eq [piece.sections.map(&:id), 2]
         end
       end
@@ -60,7 +131,9 @@ RSpec.describe Core::Joins::Review do
     each_case(120) do |random|
       held = described_class.new(random_piece(random)).joins.first
       expect(held.findings.count(&:question?)).to be <= 2
-      expect(held.verdict).to eq(%i[clash question caution fits].find { |verdict| held.findings.map(&:verdict).include?(verdict) } || :fits)
+      expect(held.verdict).to eq(
+        %i[clash question caution fits].find { |verdict| held.findings.map(&:verdict).include?(verdict) } || :fits
+      )
     end
   end
 end

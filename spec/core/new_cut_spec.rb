@@ -15,13 +15,17 @@ RSpec.describe Core::Piece::NewCut do
 
   it "shifts everything alike when only the beginning moves, and makes no join stale" do
     later = cut(first_count_seconds: 2.5, length_seconds: 30.0)
-    expect(later.shifts.map { |shift| [shift.by.round(3), shift.stretch.round(3), shift.lost] }).to eq [[2.5, 0.0, 0]] * 3
+    expect(later.shifts.map { |shift| [shift.by.round(3), shift.stretch.round(3), shift.lost] }).to eq [[2.5, 0.0, 0]] *
+      3
     expect([later.stale_joins, later.told]).to eq [[], %w[Odalys Mirela]]
   end
 
   it "stretches what lies in a new tempo, and has the joins into it danced anew" do
     slower = cut(tempo: [[1, 120], [17, 60], [33, 120]], length_seconds: 40.0)
-    expect(slower.moved.map { |shift| [shift.placed.index, shift.by, shift.stretch] }).to eq [[2, 0.0, 8.0], [3, 8.0, 0.0]]
+    expect(slower.moved.map { |shift| [shift.placed.index, shift.by, shift.stretch] }).to eq [
+      [2, 0.0, 8.0],
+      [3, 8.0, 0.0]
+    ]
     expect([slower.stale_joins, slower.told]).to eq [[1], %w[Mirela Odalys]]
   end
 
@@ -39,12 +43,26 @@ RSpec.describe Core::Piece::NewCut do
 end
 
 RSpec.describe Core::Piece::Version do
-  let(:taught) { Core::Piece::Section.new(id: 1, name: "A", rows: [Core::Piece::Row.new(counts: 8, text: "1 step R 2 step L"), Core::Piece::Row.new(counts: 6, text: "1 jump")], entry: { weight: :left }) }
+  let(:taught) do
+    Core::Piece::Section.new(
+      id: 1,
+      name: "A",
+      rows: [
+        Core::Piece::Row.new(counts: 8, text: "1 step R 2 step L"),
+        Core::Piece::Row.new(counts: 6, text: "1 jump")
+      ],
+      entry: { weight: :left }
+    )
+  end
   let(:seated) { described_class.new(kind: "seated", eights: { 2 => "1-6 wheel", 1 => "" }) }
 
   it "stands in eight by eight with the section's own counts, and walks" do
     danced = seated.of(taught)
-    expect([danced.rows.map(&:text), danced.counts, danced.entry]).to eq [["1 step R 2 step L", "1-6 wheel"], taught.counts, {}]
+    expect([danced.rows.map(&:text), danced.counts, danced.entry]).to eq [
+      ["1 step R 2 step L", "1-6 wheel"],
+      taught.counts,
+      {}
+    ]
     expect(seated.touched).to eq [2]
     expect(Core::Piece::Danced.new(work(sections: [danced])).section_walk(danced).exit.weight.value).to eq :seated
   end

@@ -3,9 +3,21 @@
 RSpec.describe Core::Piece::RunningOrder do
   it "adds up odd lines, repeats, changes and canon, and places each link in the music" do
     a = section("a", 8, 8, 10)
-    b = section("b", 8, 4, parts: [Core::Piece::Part.new(group: 1), Core::Piece::Part.new(group: 2, offset: 4, hold_after: 2)])
+    b =
+      section(
+        "b",
+        8,
+        4,
+        parts: [Core::Piece::Part.new(group: 1), Core::Piece::Part.new(group: 2, offset: 4, hold_after: 2)]
+      )
     changes = Core::Piece::Changes.new(drop: [1], insert_after: { 3 => rows(2) })
-    order = work(link(a), link(b), link(a, changes:), track: Core::Music::Track.new(tempo: [[1, 120], [27, 60]], first_count_seconds: 2)).order
+    order =
+      work(
+        link(a),
+        link(b),
+        link(a, changes:),
+        track: Core::Music::Track.new(tempo: [[1, 120], [27, 60]], first_count_seconds: 2)
+      ).order
     expect(order.links.map { |l| [l.start_count, l.counts] }).to eq [[1, 26], [27, 18], [45, 20]]
     expect(order.links.map(&:start_seconds)).to eq [2.0, 15.0, 33.0]
     expect([order.total_counts, order.length_seconds]).to eq [64, 51.0]
@@ -14,20 +26,33 @@ RSpec.describe Core::Piece::RunningOrder do
   end
 
   it "stretches half time and shrinks double time in the music, not in counts" do
-    order = work(link(section("a", 8, time: "half")), link(section("b", 8, time: "double")), link(section("c", 8))).order
+    order =
+      work(link(section("a", 8, time: "half")), link(section("b", 8, time: "double")), link(section("c", 8))).order
     expect(order.links.map { |l| [l.start_count, l.start_beat] }).to eq [[1, 1], [9, 17], [17, 21]]
   end
 
   it "gives start points with their count-in to the millisecond" do
-    named = Core::Piece::Section.new(id: 1, name: "Smoke", rows: [Core::Piece::Row.new(counts: 8), Core::Piece::Row.new(counts: 8, name: "the drop")])
-    points = work(link(named), track: Core::Music::Track.new(tempo: [[1, 118]], first_count_seconds: 1.25)).order.start_points
-    expect(points.map { |p| [p.name, p.count, p.seconds.round(3), p.music_from.round(3)] }).to eq [["Smoke", 1, 1.25, -0.784], ["the drop", 9, 5.318, 3.284]]
+    named =
+      Core::Piece::Section.new(
+        id: 1,
+        name: "Smoke",
+        rows: [Core::Piece::Row.new(counts: 8), Core::Piece::Row.new(counts: 8, name: "the drop")]
+      )
+    points =
+      work(link(named), track: Core::Music::Track.new(tempo: [[1, 118]], first_count_seconds: 1.25)).order.start_points
+    expect(points.map { |p| [p.name, p.count, p.seconds.round(3), p.music_from.round(3)] }).to eq [
+      ["Smoke", 1, 1.25, -0.784],
+      ["the drop", 9, 5.318, 3.284]
+    ]
   end
 
   it "holds the order against the music's length and form" do
     track = Core::Music::Track.new(tempo: [[1, 60]], length_seconds: 40, form: [["verse", 16], ["chorus", 8]])
     fit = Core::Piece::MusicFit.new(work(link(section("a", 8, 4)), link(section("b", 8)), track:))
-    expect(fit.findings.map { |f| [f.kind, f.amount, f.subject] }).to eq [[:music_left, 20.0, nil], [:part_shorter, 4, "verse"]]
+    expect(fit.findings.map { |f| [f.kind, f.amount, f.subject] }).to eq [
+      [:music_left, 20.0, nil],
+      [:part_shorter, 4, "verse"]
+    ]
   end
 end
 
@@ -43,7 +68,10 @@ RSpec.describe Core::Music::TempoMap do
   end
 
   it "refuses what no music has, naming the place" do
-    expect { described_class.new([[1, 120], [5, 500]]) }.to raise_error(Core::ValueError, /tempo\[1\]\.bpm: must be 20 to 400/)
+    expect { described_class.new([[1, 120], [5, 500]]) }.to raise_error(
+      Core::ValueError,
+      /tempo\[1\]\.bpm: must be 20 to 400/
+    )
     expect { described_class.new([]) }.to raise_error(Core::ValueError, /at least one tempo/)
   end
 end
@@ -76,7 +104,15 @@ RSpec.describe Core::Joins::Sequence do
     b = section("b", 8, 8)
     inner = Core::Piece::Changes.new(replace: { 2 => rows(8).first })
     ending = Core::Piece::Changes.new(replace: { 3 => rows(8).first })
-    links = [link(a), link(b), link(a, id: 3, changes: inner), link(b), link(a, id: 5, mirrored: true), link(a, id: 6, changes: ending), link(b)]
+    links = [
+      link(a),
+      link(b),
+      link(a, id: 3, changes: inner),
+      link(b),
+      link(a, id: 5, mirrored: true),
+      link(a, id: 6, changes: ending),
+      link(b)
+    ]
     sequence = described_class.new(work(*links).order)
     expect(sequence.joins.map(&:first_index)).to eq [1, 2, 1, 4, 5, 6]
     expect(sequence.distinct.map(&:key)).to eq %w[ja-b jb-a jb-am jam-a jax6-b]

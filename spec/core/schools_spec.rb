@@ -4,7 +4,9 @@ require "support/plan_validator"
 
 RSpec.describe Core::Planning::Schools do
   let(:sections) { (1..4).map { |id| section(id, 8, 8, choreographer: id % 2, name: "S#{id}") } }
-  let(:piece) { work(link(sections[0]), link(sections[1]), link(sections[2]), link(sections[0], mirrored: true), link(sections[3])) }
+  let(:piece) do
+    work(link(sections[0]), link(sections[1]), link(sections[2]), link(sections[0], mirrored: true), link(sections[3]))
+  end
   let(:items) { Core::Learning::Items.new(piece, cast: { a: [], b: [], c: [], d: [], e: [] }) }
 
   def tasks(key, **facts) = Core::Planning::Schools::ALL.fetch(key).new(piece, items:, **facts).tasks
@@ -14,8 +16,12 @@ RSpec.describe Core::Planning::Schools do
     it "#{key} teaches every section once, makes every distinct join once, waits for nothing that does not come, and ends with the runs" do
       list = tasks(key, runs: 3)
       expect(list.map(&:id).tally.values.uniq).to eq [1]
-      expect(list.select { |task| task.kind == "learn" }.map(&:id)).to match_array(sections.map { |each| "learn-s#{each.id}" })
-      expect(list.select { |task| task.kind == "join" }.map(&:id).partition { |id| id.start_with?("join-j") }.map(&:size)).to eq [4, 2]
+      expect(list.select { |task| task.kind == "learn" }.map(&:id)).to match_array(
+        sections.map { |each| "learn-s#{each.id}" }
+      )
+      expect(
+        list.select { |task| task.kind == "join" }.map(&:id).partition { |id| id.start_with?("join-j") }.map(&:size)
+      ).to eq [4, 2]
       ids = list.map(&:id)
       list.each { |task| expect(task.before - ids).to be_empty }
       expect { Core::Planning::Problem.new(windows: [], tasks: list).in_order }.not_to raise_error
@@ -26,7 +32,10 @@ RSpec.describe Core::Planning::Schools do
   end
 
   it "differ in what is danced most: the opening from the top, the ending from behind" do
-    danced = Core::Planning::Schools::ALL.keys.to_h { |key| [key, Core::Planning::Schools::Figures.new(tasks(key), piece).danced] }
+    danced =
+      Core::Planning::Schools::ALL.keys.to_h do |key|
+        [key, Core::Planning::Schools::Figures.new(tasks(key), piece).danced]
+      end
     lead = danced.transform_values { |times| times[2] - times[4] }
     expect(lead["add_on"]).to be_positive
     expect(lead["back"]).to be < lead["sections"]
@@ -34,11 +43,41 @@ RSpec.describe Core::Planning::Schools do
   end
 
   it "build in their own order" do
-    expect(kinds(tasks("add_on", runs: 1))).to eq %w[learn-s1 learn-s2 learn-s3 chain-1-3 chain-1-4 learn-s4 chain-1-5 run-1]
-    expect(kinds(tasks("back", runs: 1))).to eq %w[learn-s4 learn-s1 learn-s3 chain-3-5 learn-s2 chain-2-5 chain-1-5 run-1]
+    expect(kinds(tasks("add_on", runs: 1))).to eq %w[
+      learn-s1
+      learn-s2
+      learn-s3
+      chain-1-3
+      chain-1-4
+      learn-s4
+      chain-1-5
+      run-1
+    ]
+    expect(kinds(tasks("back", runs: 1))).to eq %w[
+      learn-s4
+      learn-s1
+      learn-s3
+      chain-3-5
+      learn-s2
+      chain-2-5
+      chain-1-5
+      run-1
+    ]
     expect(kinds(tasks("sections", runs: 1))).to eq %w[learn-s1 learn-s2 learn-s3 learn-s4 chain-1-4 chain-1-5 run-1]
     sketch = tasks("sketch", runs: 2)
-    expect(kinds(sketch)).to eq %w[learn-s1 learn-s2 learn-s3 learn-s4 chain-1-5 run-1 refine-s1 refine-s2 refine-s3 refine-s4 run-2]
+    expect(kinds(sketch)).to eq %w[
+      learn-s1
+      learn-s2
+      learn-s3
+      learn-s4
+      chain-1-5
+      run-1
+      refine-s1
+      refine-s2
+      refine-s3
+      refine-s4
+      run-2
+    ]
     expect(sketch.find { |task| task.id == "refine-s1" }.after).to eq %w[learn-s1 run-1]
     expect(sketch.find { |task| task.id == "run-2" }.after).to include("refine-s4")
   end
@@ -46,16 +85,49 @@ RSpec.describe Core::Planning::Schools do
   it "are planned without breaking a rule, over absences, two rooms, minors' limits and rests" do
     each_case(10) do |random|
       people = %i[a b c d e]
-      made = Core::Planning::Schools::ALL.keys.sample(random:).then { |key| tasks(key, runs: random.rand(1..3), cleaning: [0.0, 0.3].sample(random:)) }
-      named = made.map { |each| each.with(dancers: each.dancers.map(&:to_s), choreographers: each.choreographers.map { |id| "t#{id}" }) }
+      made =
+        Core::Planning::Schools::ALL.keys.sample(random:)
+          .then { |key| tasks(key, runs: random.rand(1..3), cleaning: [0.0, 0.3].sample(random:)) }
+      named =
+        made.map do |each|
+          each.with(dancers: each.dancers.map(&:to_s), choreographers: each.choreographers.map { |id| "t#{id}" })
+        end
       windows = Array.new(random.rand(6..12)) do |i|
-        window("w#{i}", (Date.new(2027, 1, 4) + (i * 3)).iso8601, "18:00", %w[19:30 20:30].sample(random:), rooms: [["big", 9], ["small", 3]].first(random.rand(1..2)))
+        window(
+          "w#{i}",
+          (Date.new(2027, 1, 4) + (i * 3)).iso8601,
+          "18:00",
+          %w[19:30 20:30].sample(random:),
+          rooms: [["big", 9], ["small", 3]].first(random.rand(1..2))
+        )
       end
-      away = Array.new(random.rand(0..4)) { { who: [*people.map(&:to_s), "t0", "t1"].sample(random:), date: windows.sample(random:).date, from: nil, to: nil } }
-      asked = Core::Planning::Problem.new(windows:, tasks: named, dancers: people.map(&:to_s), choreographers: %w[t0 t1], unavailable: away, most_new_eights: 4,
-                                               limits: [{ who: "a", minutes_per_day: 90 }], rests: [[120, 15]])
+      away =
+        Array.new(random.rand(0..4)) do
+          {
+            who: [*people.map(&:to_s), "t0", "t1"].sample(random:),
+            date: windows.sample(random:).date,
+            from: nil,
+            to: nil
+          }
+        end
+      asked =
+        Core::Planning::Problem.new(
+          windows:,
+          tasks: named,
+          dancers: people.map(&:to_s),
+          choreographers: %w[t0 t1],
+          unavailable: away,
+          most_new_eights: 4,
+          limits: [{ who: "a", minutes_per_day: 90 }],
+          rests: [[120, 15]]
+        )
       plan = Core::Planning::Solver.new(asked, effort: "quick").plan
-      expect(PlanValidator.new(JSON.parse(Formats::PlanProblem.render(asked)), JSON.parse(Formats::PlanResult.render(plan, seconds: 0))).faults).to be_empty
+      expect(
+        PlanValidator.new(
+          JSON.parse(Formats::PlanProblem.render(asked)),
+          JSON.parse(Formats::PlanResult.render(plan, seconds: 0, say: SAY))
+        ).faults
+      ).to be_empty
     end
   end
 
@@ -69,10 +141,17 @@ RSpec.describe Core::Planning::Schools do
   it "catch up the one dancer who has not seen what all others have, and nobody where all have" do
     many = Array.new(15) { |i| :"p#{i}" }
     items = Core::Learning::Items.new(piece, cast: many.to_h { |who| [who, []] })
-    made = ->(knowing) { described_class::AddOn.new(piece, items:, progress: progress_of(knowing.to_h { |who| [[who, "s1"], 3] })).tasks }
+    made = lambda do |knowing|
+      described_class::AddOn.new(piece, items:, progress: progress_of(knowing.to_h { |who| [[who, "s1"], 3] })).tasks
+    end
     list = made.call(many.drop(1))
-    expect([list.map(&:id) & %w[learn-s1 catchup-s1], list.find { |task| task.kind == "catchup" }.dancers]).to eq [["catchup-s1"], [:p0]]
-    expect([list.find { |task| task.kind == "join" }.after, made.call(many).map(&:id) & %w[learn-s1 catchup-s1]]).to eq [%w[catchup-s1 learn-s2], []]
+    expect([list.map(&:id) & %w[learn-s1 catchup-s1], list.find { |task| task.kind == "catchup" }.dancers]).to eq [
+      ["catchup-s1"],
+      [:p0]
+    ]
+    expect(
+      [list.find { |task| task.kind == "join" }.after, made.call(many).map(&:id) & %w[learn-s1 catchup-s1]]
+    ).to eq [%w[catchup-s1 learn-s2], []]
   end
 
   it "dance rusty sections again" do
@@ -85,7 +164,13 @@ RSpec.describe Core::Planning::Schools do
   it "learn the opening and the ending like joins, once their sections are there" do
     list = tasks("add_on", runs: 1)
     opening, ending = %w[join-o join-e].map { |id| list.find { |task| task.id == id } }
-    expect([opening.after, opening.links, ending.after, ending.links, list.last.after & %w[join-o join-e]]).to eq [["learn-s1"], [1], ["learn-s4"], [5], %w[join-o join-e]]
+    expect([opening.after, opening.links, ending.after, ending.links, list.last.after & %w[join-o join-e]]).to eq [
+      ["learn-s1"],
+      [1],
+      ["learn-s4"],
+      [5],
+      %w[join-o join-e]
+    ]
     had = %i[a b c d e].to_h { |who| [[who, "o"], 2] }
     expect(tasks("add_on", progress: progress_of(had)).map(&:id)).not_to include("join-o")
   end
@@ -94,48 +179,106 @@ RSpec.describe Core::Planning::Schools do
     long = section(5, *([8] * 8), choreographer: 1, name: "Long")
     piece = work(link(long), link(sections[0]))
     items = Core::Learning::Items.new(piece, cast: { a: [], b: [] })
-    lesson = ->(section = long, **facts) { described_class::AddOn.new(work(link(section), link(sections[0])), items:, **facts).tasks.find { |task| task.id == "learn-s5" } }
-    expect([lesson.call, lesson.call(reached: { 5 => 4 }), lesson.call(reached: { 5 => 8 })].map { |task| [task.minutes, task.eights, task.from_eight] }).to eq [[30, 8.0, 1], [20, 5.0, 4], [20, 16 / 3.0, 1]]
-    expect([lesson.call(long.with(being_made: true)), lesson.call(long.with(fidelity: "yours"))].map { |task| [task.kind, task.minutes] }).to eq [["make", 45]] * 2
+    lesson = lambda do |section = long, **facts|
+      described_class::AddOn
+        .new(work(link(section), link(sections[0])), items:, **facts)
+        .tasks
+        .find { |task| task.id == "learn-s5" }
+    end
+    expect(
+      [lesson.call, lesson.call(reached: { 5 => 4 }), lesson.call(reached: { 5 => 8 })].map do |task|
+        [task.minutes, task.eights, task.from_eight]
+      end
+    ).to eq [[30, 8.0, 1], [20, 5.0, 4], [20, 16 / 3.0, 1]]
+    expect(
+      [lesson.call(long.with(being_made: true)), lesson.call(long.with(fidelity: "yours"))].map do |task|
+        [task.kind, task.minutes]
+      end
+    ).to eq [["make", 45]] * 2
     expect(lesson.call.kind).to eq "learn"
   end
 
   it "ask only the share of dancers that is enough" do
     away = { a: 0.9, b: 0.7, c: 0.6 }
-    expect([0.8, 0.6, 1.0].map { |quorum| tasks("add_on", away:, quorum:).find { |task| task.id == "learn-s1" }.dancers }).to eq [%i[b c d e], %i[c d e], %i[a b c d e]]
+    expect(
+      [0.8, 0.6, 1.0].map { |quorum| tasks("add_on", away:, quorum:).find { |task| task.id == "learn-s1" }.dancers }
+    ).to eq [%i[b c d e], %i[c d e], %i[a b c d e]]
   end
 
   it "give cleaning its share after the first run, and placing to groups that begin apart" do
     parts = [Core::Piece::Part.new(group: "g"), Core::Piece::Part.new(group: "h", offset: 4)]
     canon = section(9, 8, parts:)
     spread = work(link(canon), link(sections[1]), groups: [%w[g G], %w[h H]])
-    list = described_class::AddOn.new(spread, items: Core::Learning::Items.new(spread, cast: { a: ["g"], b: ["h"] }), runs: 1, cleaning: 0.5).tasks
+    list =
+      described_class::AddOn.new(
+        spread,
+        items: Core::Learning::Items.new(spread, cast: { a: ["g"], b: ["h"] }),
+        runs: 1,
+        cleaning: 0.5
+      ).tasks
     expect(list.map(&:kind)).to eq %w[learn place learn join chain join join run clean clean]
     expect(list.find { |task| task.kind == "join" }.after).to include("place-s9")
   end
 end
 
 RSpec.describe Core::Planning::Estimate do
-  def minutes(section, **facts) = described_class.new(**facts.slice(:factors, :under_eleven)).learn(section, **facts.slice(:bpm, :people, :left)).minutes
+  def minutes(section, **facts)
+    described_class.new(**facts.slice(:factors, :under_eleven))
+      .learn(section, **facts.slice(:bpm, :people, :left))
+      .minutes
+  end
 
   let(:eights) { section(1, *([8] * 8), choreographer: 7) }
 
   it "keeps the handbook's minutes for a large group at 110, and scales them with tempo, group, difficulty and age" do
     expect(described_class::PRESETS.keys.map { |method| minutes(eights.with(method:)) }).to eq [20, 40, 60, 80]
-    expect([minutes(eights, people: 5), minutes(eights, bpm: 60), minutes(eights.with(difficulty: 1.5)), minutes(eights, under_eleven: true), minutes(eights, left: 0.5)]).to eq [30, 45, 60, 60, 20]
+    expect(
+      [
+        minutes(eights, people: 5),
+        minutes(eights, bpm: 60),
+        minutes(eights.with(difficulty: 1.5)),
+        minutes(eights, under_eleven: true),
+        minutes(eights, left: 0.5)
+      ]
+    ).to eq [30, 45, 60, 60, 20]
   end
 
   it "asks more for layers one after the other, and for what is made with the dancers" do
-    expect([minutes(eights), minutes(eights.with(layers: "feet_first")), minutes(eights.with(being_made: true)), minutes(eights.with(method: "told_once", layers: "arms_first"))]).to eq [40, 55, 60, 30]
-    lines = described_class.new.learn(eights.with(layers: "arms_first", being_made: true)).lines.to_h { |line| [line.what, line.amount] }
+    expect(
+      [
+        minutes(eights),
+        minutes(eights.with(layers: "feet_first")),
+        minutes(eights.with(being_made: true)),
+        minutes(eights.with(method: "told_once", layers: "arms_first"))
+      ]
+    ).to eq [40, 55, 60, 30]
+    lines =
+      described_class.new.learn(eights.with(layers: "arms_first", being_made: true))
+        .lines
+        .to_h { |line| [line.what, line.amount] }
     expect(lines).to include("arms_first" => 1.32, "made with the dancers" => 1.5)
   end
 
   it "opens to what it is made of" do
     made = described_class.new.one_eight("drill", bpm: 120, people: 10).to_h
-    expect(made.transform_values { |value| value.round(2) }).to eq("talk" => 2.0, "2 slow passes" => 0.22, "2 passes at tempo" => 0.13, "resets" => 3.0)
-    lines = described_class.new(factors: { 7 => 1.25 }).learn(eights, people: 4).lines.to_h { |line| [line.what, line.amount] }
-    expect(lines).to include("drill" => 5, "new eights" => 8.0, "as this teacher's rehearsals came out" => 1.25, "this tempo and group" => 0.69)
+    expect(made.transform_values { |value| value.round(2) }).to eq(
+      "talk" => 2.0,
+      "2 slow passes" => 0.22,
+      "2 passes at tempo" => 0.13,
+      "resets" => 3.0
+    )
+    lines =
+      described_class
+        .new(factors: { 7 => 1.25 })
+        .learn(eights, people: 4)
+        .lines
+        .to_h { |line| [line.what, line.amount] }
+    expect(lines).to include(
+      "drill" => 5,
+      "new eights" => 8.0,
+      "as this teacher's rehearsals came out" => 1.25,
+      "this tempo and group" => 0.69
+    )
   end
 
   it "believes a teacher's actual minutes the more, the more there are" do

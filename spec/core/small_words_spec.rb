@@ -1,6 +1,7 @@
 # frozen_string_literal: true
 
-# The small parts that reading movement rests on: where moves land on counts, what eights a text holds, what steps are called.
+# The small parts that reading movement rests on: where moves land on counts, what eights a text holds, what steps are
+# called.
 RSpec.describe Core::Movement do
   let(:reader) { Core::Movement::Reader.new }
 
@@ -33,15 +34,30 @@ RSpec.describe Core::Movement do
     def offsets(**facts) = described_class.of("made up", **facts).offsets
 
     it "spreads its placements over its counts, or swings them as it says" do
-      expect([offsets, offsets(weights: %i[lead other]), offsets(weights: %i[lead other lead], counts: 2), offsets(weights: %i[lead other], swing: [0, 8])]).to eq [[], [0, 6], [0, 8, 16], [0, 8]]
+      expect(
+        [
+          offsets,
+          offsets(weights: %i[lead other]),
+          offsets(weights: %i[lead other lead], counts: 2),
+          offsets(weights: %i[lead other], swing: [0, 8])
+        ]
+      ).to eq [[], [0, 6], [0, 8, 16], [0, 8]]
     end
   end
 
   describe described_class::TypedEights do
     it "takes apart what holds several eights, each with its own words" do
-      { "1 step R" => [[8, "1 step R"]], "1 kick L // o/s" => [[8, "1 kick L"], [8, "o/s"]], "1 step R\n1 step L\n" => [[8, "1 step R"], [8, "1 step L"]],
-        "1 step R / 2 step L" => [[8, "1 step R"], [8, "2 step L"]], "in 6: 1 step R" => [[6, "1 step R"]], "in 6: 1 step R // 1 step L" => [[6, "1 step R"], [6, "1 step L"]],
-        "step R L x2" => [[8, "step R L x2"]] }.each { |text, eights| expect(described_class.of(text)).to eq eights }
+      {
+        "1 step R" => [[8, "1 step R"]],
+        "1 kick L // o/s" => [[8, "1 kick L"], [8, "o/s"]],
+        "1 step R\n1 step L\n" => [[8, "1 step R"], [8, "1 step L"]],
+        "1 step R / 2 step L" => [[8, "1 step R"], [8, "2 step L"]],
+        "in 6: 1 step R" => [[6, "1 step R"]],
+        "in 6: 1 step R // 1 step L" => [[6, "1 step R"], [6, "1 step L"]],
+        "step R L x2" => [[8, "step R L x2"]]
+      }.each do |text, eights|
+        expect(described_class.of(text)).to eq eights
+      end
       expect(described_class.of("1 step R", counts: 5)).to eq [[5, "1 step R"]]
     end
   end
@@ -49,28 +65,56 @@ RSpec.describe Core::Movement do
   describe described_class::Vocabulary do
     it "finds a step by name or nickname, with or without accents, and a studio's own first" do
       said = ["ball-change", "Ball Change", "ball ch", "plié", "PLIE", "zumble"]
-      expect(said.map { |name| described_class::DEFAULT.find(name)&.name }).to eq ["ball-change", "ball-change", "ball-change", "plié", "plié", nil]
+      expect(said.map { |name| described_class::DEFAULT.find(name)&.name }).to eq [
+        "ball-change",
+        "ball-change",
+        "ball-change",
+        "plié",
+        "plié",
+        nil
+      ]
       own = described_class.new(own: [Core::Movement::Step.of("kick", counts: 3)])
-      expect([own.find("kick").counts, own.find("step").name, described_class::DEFAULT.find("kick").counts]).to eq [3, "step", 1]
+      expect([own.find("kick").counts, own.find("step").name, described_class::DEFAULT.find("kick").counts]).to eq [
+        3,
+        "step",
+        1
+      ]
     end
 
     it "prefers the longest name" do
-      expect(described_class::DEFAULT.match(%w[ball ch l r], 0).then { |step, words| [step.name, words] }).to eq ["ball-change", 2]
+      expect(described_class::DEFAULT.match(%w[ball ch l r], 0).then { |step, words| [step.name, words] }).to eq [
+        "ball-change",
+        2
+      ]
       expect(described_class::DEFAULT.match(%w[zumble], 0)).to be_nil
     end
   end
 
   describe described_class::Names do
-    let(:names) { described_class.new({ "Smoke" => reader.read("1 ball change L R 3 zumble"), "Drift" => reader.read("1 ball-ch L R 3 Zumble 5 step R") }) }
+    let(:names) do
+      described_class.new(
+        {
+          "Smoke" => reader.read("1 ball change L R 3 zumble"),
+          "Drift" => reader.read("1 ball-ch L R 3 Zumble 5 step R")
+        }
+      )
+    end
 
     it "tells two names of one step from one, and keeps words nobody knows" do
-      expect(names.uses.map { |use| [use.step, use.names, use.several?] }).to eq [["ball-change", { "ball change" => ["Smoke"], "ball ch" => ["Drift"] }, true], ["step", { "step" => ["Drift"] }, false]]
+      expect(names.uses.map { |use| [use.step, use.names, use.several?] }).to eq [
+        ["ball-change", { "ball change" => ["Smoke"], "ball ch" => ["Drift"] }, true],
+        ["step", { "step" => ["Drift"] }, false]
+      ]
       expect(names.unknown).to eq("zumble" => %w[Smoke Drift])
     end
   end
 
   describe described_class::Fork do
-    def fork(one, other) = described_class.between(reader.read(one), reader.read(other), section: 1, links: [1, 2])&.then { |found| [found.row, found.count, found.alike] }
+    def fork(one, other)
+      described_class
+        .between(reader.read(one), reader.read(other), section: 1, links: [1, 2])
+        &.then { |found| [found.row, found.count, found.alike] }
+    end
 
     it "is the first count that differs, on the first eight that does" do
       expect(fork("1 step R 3 kick L", "1 step R 3 jump")).to eq [1, 3.0, 0]
@@ -94,7 +138,13 @@ RSpec.describe Core::Movement do
   describe Core::Values::Value do
     it "is equal by class and all fields, and refuses what it does not have" do
       one = Core::Piece::Row.new(counts: 8, text: "a")
-      expect([Core::Piece::Row.new(counts: 8, text: "a"), one.with(text: "b"), Struct.new(:counts, :text).new(8, "a")].map { |other| one == other }).to eq [true, false, false]
+      expect(
+        [
+          Core::Piece::Row.new(counts: 8, text: "a"),
+          one.with(text: "b"),
+          Struct.new(:counts, :text).new(8, "a")
+        ].map { |other| one == other }
+      ).to eq [true, false, false]
       expect(one.hash).to eq one.with(text: "b").with(text: "a").hash
       expect { one.with(words: "b") }.to raise_error(KeyError)
     end

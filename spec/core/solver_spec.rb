@@ -3,24 +3,55 @@
 require "support/plan_validator"
 require "support/enumerated_plans"
 
-# What the solver answers beside a plan that breaks no rule: how good it is, why it does not fit, what would make it fit,
-# and how little it disturbs.
+# What the solver answers beside a plan that breaks no rule: how good it is, why it does not fit, what would make it
+# fit, and how little it disturbs.
 RSpec.describe Core::Planning do
   def problem(windows:, tasks:, **rest)
-    Core::Planning::Problem.new(windows:, tasks:, dancers: tasks.flat_map(&:dancers).uniq, choreographers: tasks.flat_map(&:choreographers).uniq, **rest)
+    Core::Planning::Problem.new(
+      windows:,
+      tasks:,
+      dancers: tasks.flat_map(&:dancers).uniq,
+      choreographers: tasks.flat_map(&:choreographers).uniq,
+      **rest
+    )
   end
 
   def solve(asked, effort: "quick", **how) = Core::Planning::Solver.new(asked, effort:, **how).plan
-  def evening(id, day, to = "19:00", from: "18:00", rooms: [["r", 9]]) = window(id, "2027-01-#{format('%02d', day)}", from, to, rooms:)
-  def sentence(plan) = Core::Planning::ReasonWriter.new.text(plan.reasons.first)
-  def faults(asked, plan) = PlanValidator.new(JSON.parse(Formats::PlanProblem.render(asked)), JSON.parse(Formats::PlanResult.render(plan, seconds: 0))).faults
+
+  def evening(id, day, to = "19:00", from: "18:00", rooms: [["r", 9]])
+    window(id, "2027-01-#{format('%02d', day)}", from, to, rooms:)
+  end
+
+  def sentence(plan) = Core::Planning::ReasonWriter.new(say: SAY).text(plan.reasons.first)
+
+  def faults(asked, plan)
+    PlanValidator.new(
+      JSON.parse(Formats::PlanProblem.render(asked)),
+      JSON.parse(Formats::PlanResult.render(plan, seconds: 0, say: SAY))
+    ).faults
+  end
 
   describe "how good a plan is" do
     def tiny(random)
       people = %w[a b c]
-      tasks = Array.new(4) { |i| task("t#{i}", i == 3 ? "run" : "learn", [10, 15].sample(random:), dancers: people.sample(random.rand(1..2), random:), after: i == 3 && random.rand < 0.7 ? ["t0"] : []) }
+      tasks =
+        Array.new(4) do |i|
+          task(
+            "t#{i}",
+            i == 3 ? "run" : "learn",
+            [10, 15].sample(random:),
+            dancers: people.sample(random.rand(1..2), random:),
+            after: i == 3 && random.rand < 0.7 ? ["t0"] : []
+          )
+        end
       away = random.rand < 0.3 ? [{ who: "a", date: "2027-01-04", from: nil, to: nil }] : []
-      problem(windows: [evening("w0", 4, "18:30"), evening("w1", 8, "18:25")], tasks:, trip_cost: 12, max_continuous: 300, unavailable: away)
+      problem(
+        windows: [evening("w0", 4, "18:30"), evening("w1", 8, "18:25")],
+        tasks:,
+        trip_cost: 12,
+        max_continuous: 300,
+        unavailable: away
+      )
     end
 
     it "is ready as early as any plan can be, with a cost next to the least; the bound is never later than the truth" do
@@ -43,7 +74,9 @@ RSpec.describe Core::Planning do
     end
 
     it "evens the load over the weeks when there is time until a target, instead of cramming" do
-      tasks = Array.new(4) { |i| task("t#{i}", "clean", 30, dancers: ["d"]) } + [task("run", "run", 20, dancers: ["d"], after: ["t0"])]
+      tasks =
+        Array.new(4) { |i| task("t#{i}", "clean", 30, dancers: ["d"]) } +
+        [task("run", "run", 20, dancers: ["d"], after: ["t0"])]
       windows = [4, 11, 18, 25].each_with_index.map { |day, i| evening("w#{i}", day, "20:00") }
       crammed = solve(problem(windows:, tasks:, max_continuous: 200))
       even = solve(problem(windows:, tasks:, max_continuous: 200, target_window: "w3"))
@@ -61,7 +94,10 @@ RSpec.describe Core::Planning do
 
   describe "why a plan does not fit" do
     it "says which tasks of a choreographer fit only which dates" do
-      tasks = [task("l", "learn", 90, choreographers: ["Mirela"], dancers: ["d"], split: true), task("other", "learn", 10, choreographers: ["Odalys"], dancers: ["e"])]
+      tasks = [
+        task("l", "learn", 90, choreographers: ["Mirela"], dancers: ["d"], split: true),
+        task("other", "learn", 10, choreographers: ["Odalys"], dancers: ["e"])
+      ]
       away = [{ who: "Mirela", date: "2027-01-11", from: nil, to: nil }]
       plan = solve(problem(windows: [evening("w1", 4), evening("w2", 11)], tasks:, unavailable: away))
       expect(sentence(plan)).to eq "Mirela teaches l only on w1: 90 minutes are needed, 60 can be had, 30 short."
@@ -70,46 +106,88 @@ RSpec.describe Core::Planning do
 
     it "counts only the rehearsals in which a dancer's tasks can be at all" do
       tasks = [task("x", "learn", 40, dancers: %w[Ada Bram]), task("y", "learn", 40, dancers: %w[Ada Bram])]
-      plan = solve(problem(windows: [evening("w1", 4), evening("w2", 11)], tasks:, unavailable: [{ who: "Bram", date: "2027-01-04", from: nil, to: nil }]))
+      plan =
+        solve(
+          problem(
+            windows: [evening("w1", 4), evening("w2", 11)],
+            tasks:,
+            unavailable: [{ who: "Bram", date: "2027-01-04", from: nil, to: nil }]
+          )
+        )
       expect(plan.reasons.map(&:who)).to include(["Ada"])
-      expect(sentence(plan)).to include("80 minutes are needed, 60 can be had, 20 short.").or include("80 minutes are needed, 40 can be had")
+      expect(sentence(plan)).to include("80 minutes are needed, 60 can be had, 20 short.").or include(
+        "80 minutes are needed, 40 can be had"
+      )
     end
 
     it "names the room that is too small, and rooms that are full" do
-      small = solve(problem(windows: [evening("w", 4, rooms: [["r", 2]])], tasks: [task("run", "run", 20, dancers: %w[a b c])]))
+      small =
+        solve(
+          problem(windows: [evening("w", 4, rooms: [["r", 2]])], tasks: [task("run", "run", 20, dancers: %w[a b c])])
+        )
       expect(sentence(small)).to eq "No room holds run: 3 dancers, and the largest room takes 2."
-      full = solve(problem(windows: [evening("w", 4)], tasks: [task("x", "learn", 40, dancers: ["a"]), task("y", "learn", 40, dancers: ["b"])]))
-      expect(sentence(full)).to eq "The rooms are full: x and y fit only on w, which need 80 minutes and have 60: 20 short."
+      full =
+        solve(
+          problem(
+            windows: [evening("w", 4)],
+            tasks: [task("x", "learn", 40, dancers: ["a"]), task("y", "learn", 40, dancers: ["b"])]
+          )
+        )
+      expect(
+        sentence(full)
+      ).to eq "The rooms are full: x and y fit only on w, which need 80 minutes and have 60: 20 short."
     end
 
     it "names who is away when no rehearsal has everybody together long enough" do
       away = [{ who: "Bram", date: "2027-01-04", from: 1095, to: nil }]
-      plan = solve(problem(windows: [evening("w", 4)], tasks: [task("run", "run", 30, dancers: %w[Ada Bram])], unavailable: away))
-      expect(sentence(plan)).to eq "No rehearsal has everybody together long enough for run: it needs 30 minutes in one piece, the longest is 15, when Bram is away."
+      plan =
+        solve(
+          problem(windows: [evening("w", 4)], tasks: [task("run", "run", 30, dancers: %w[Ada Bram])], unavailable: away)
+        )
+      expect(
+        sentence(plan)
+      ).to eq "No rehearsal has everybody together long enough for run: it needs 30 minutes in one piece, the longest is 15, when Bram is away."
       long = solve(problem(windows: [evening("w", 4)], tasks: [task("run", "run", 90, dancers: ["Ada"])]))
-      expect(sentence(long)).to eq "No rehearsal is long enough for run: it needs 90 minutes in one piece, the longest is 60."
+      expect(
+        sentence(long)
+      ).to eq "No rehearsal is long enough for run: it needs 90 minutes in one piece, the longest is 60."
     end
 
     it "follows the chain of what waits for what" do
-      tasks = [task("run-1", "run", 20, dancers: ["a"]), task("run-2", "run", 20, dancers: ["a"], after_window: ["run-1"]), task("run-3", "run", 20, dancers: ["a"], after_window: ["run-2"])]
+      tasks = [
+        task("run-1", "run", 20, dancers: ["a"]),
+        task("run-2", "run", 20, dancers: ["a"], after_window: ["run-1"]),
+        task("run-3", "run", 20, dancers: ["a"], after_window: ["run-2"])
+      ]
       plan = solve(problem(windows: [evening("w1", 4), evening("w2", 11)], tasks:))
       expect([plan.reasons.first.type, plan.proven_impossible?]).to eq [:precedence, true]
-      expect(sentence(plan)).to eq "run-1, run-2 and run-3 wait for each other, one after another: that takes at least 3 rehearsals, and there are 2."
+      expect(
+        sentence(plan)
+      ).to eq "run-1, run-2 and run-3 wait for each other, one after another: that takes at least 3 rehearsals, and there are 2."
     end
 
     it "names the longest line of what waits, counts what is called the same, and offers the runs that fit" do
-      tasks = (1..5).map { |i| task("run-#{i}", "run", 20, dancers: ["a"], after_window: i > 1 ? ["run-#{i - 1}"] : []) }
+      tasks =
+        (1..5).map { |i| task("run-#{i}", "run", 20, dancers: ["a"], after_window: i > 1 ? ["run-#{i - 1}"] : []) }
       asked = problem(windows: [evening("w1", 4), evening("w2", 11)], tasks:, show_date: "2027-01-12")
       plan = solve(asked)
-      names = { "run-1" => "Stumble-through", **(2..3).to_h { |i| ["run-#{i}", "Run with music"] }, **(4..5).to_h { |i| ["run-#{i}", "Run full out"] } }
-      said = "Stumble-through, 2 × Run with music and 2 × Run full out wait for each other, one after another: that takes at least 5 rehearsals, and there are 2."
-      expect(Core::Planning::ReasonWriter.new(names).text(plan.reasons.first)).to eq said
+      names = {
+        "run-1" => "Stumble-through",
+        **(2..3).to_h { |i| ["run-#{i}", "Run with music"] },
+        **(4..5).to_h { |i| ["run-#{i}", "Run full out"] }
+      }
+      said =
+        "Stumble-through, 2 × Run with music and 2 × Run full out wait for each other, one after another: that takes at least 5 rehearsals, and there are 2."
+      expect(Core::Planning::ReasonWriter.new(names, say: SAY).text(plan.reasons.first)).to eq said
       repair = Core::Planning::Repairs.new(asked, plan.unplaced).all.find { |each| each.kind == :runs }
-      expect([Core::Planning::RepairWriter.new.text(repair), repair.ready_window, repair.problem.tasks.map(&:id)]).to eq ["2 full runs ahead instead of 5", "w2", %w[run-1 run-2]]
+      expect(
+        [Core::Planning::RepairWriter.new(say: SAY).text(repair), repair.ready_window, repair.problem.tasks.map(&:id)]
+      ).to eq ["2 full runs ahead instead of 5", "w2", %w[run-1 run-2]]
     end
 
     it "never offers to do without any run" do
-      asked = problem(windows: [evening("w", 4)], tasks: [task("run-1", "run", 90, dancers: ["a"])], show_date: "2027-01-05")
+      asked =
+        problem(windows: [evening("w", 4)], tasks: [task("run-1", "run", 90, dancers: ["a"])], show_date: "2027-01-05")
       expect(Core::Planning::Repairs.new(asked, solve(asked).unplaced).all.map(&:kind)).not_to include :runs
     end
 
@@ -128,27 +206,49 @@ RSpec.describe Core::Planning do
       expect([plan.complete?, plan.reasons.first.type, plan.proven_impossible?]).to eq [false, :none_found, false]
       repairs = Core::Planning::Repairs.new(asked, plan.unplaced).all
       expect(repairs.map(&:kind)).to include(:rehearsal, :room)
-      expect(repairs.map { |repair| Core::Planning::RepairWriter.new.text(repair) }).to include(a_string_matching(/\Aone rehearsal more on 2027-01-/), "a further room for 1 in every rehearsal")
+      expect(repairs.map { |repair| Core::Planning::RepairWriter.new(say: SAY).text(repair) }).to include(
+        a_string_matching(/\Aone rehearsal more on 2027-01-/),
+        "a further room for 1 in every rehearsal"
+      )
       repairs.each { |repair| expect(solve(repair.problem)).to be_complete }
     end
 
     it "offers to free somebody, or to go ahead with four fifths" do
-      tasks = [task("learn", "learn", 40, dancers: %w[a b c d e]), task("join", "join", 5, dancers: %w[a b], after: ["learn"])]
+      tasks = [
+        task("learn", "learn", 40, dancers: %w[a b c d e]),
+        task("join", "join", 5, dancers: %w[a b], after: ["learn"])
+      ]
       away = [{ who: "b", date: "2027-01-04", from: nil, to: nil }]
       asked = problem(windows: [evening("w1", 4), evening("w2", 11, "18:30")], tasks:, unavailable: away)
       repairs = Core::Planning::Repairs.new(asked, solve(asked).unplaced).all
-      expect(repairs.map { |repair| Core::Planning::RepairWriter.new("b" => "Bram").text(repair) }).to include("Bram comes to all rehearsals", "it goes ahead without Bram, to be caught up before the join")
+      expect(repairs.map { |repair| Core::Planning::RepairWriter.new({ "b" => "Bram" }, say: SAY).text(repair) }).to include(
+        "Bram comes to all rehearsals",
+        "it goes ahead without Bram, to be caught up before the join"
+      )
       ahead = repairs.find { |repair| repair.kind == :quorum }
       plan = solve(ahead.problem)
-      expect(plan.placements.map { |each| [each.task, each.window] }.sort).to eq [%w[join w2], %w[learn w1], %w[learn-caught-up w2]]
-      expect([ahead.problem.tasks.map(&:dancers), faults(ahead.problem, plan)]).to eq [[%w[a c d e], %w[b], %w[a b]], []]
+      expect(plan.placements.map { |each| [each.task, each.window] }.sort).to eq [
+        %w[join w2],
+        %w[learn w1],
+        %w[learn-caught-up w2]
+      ]
+      expect([ahead.problem.tasks.map(&:dancers), faults(ahead.problem, plan)]).to eq [
+        [%w[a c d e], %w[b], %w[a b]],
+        []
+      ]
       nowhere = problem(windows: [evening("w1", 4)], tasks:, unavailable: away)
       expect(Core::Planning::Repairs.new(nowhere, solve(nowhere).unplaced).all.map(&:kind)).not_to include(:quorum)
     end
   end
 
   describe "planning again" do
-    let(:tasks) { [task("l", "learn", 40, dancers: %w[a b], split: true), task("j", "join", 15, dancers: %w[a b], after: ["l"]), task("run", "run", 20, dancers: %w[a b c], after: ["j"])] }
+    let(:tasks) do
+      [
+        task("l", "learn", 40, dancers: %w[a b], split: true),
+        task("j", "join", 15, dancers: %w[a b], after: ["l"]),
+        task("run", "run", 20, dancers: %w[a b c], after: ["j"])
+      ]
+    end
     let(:windows) { [evening("w1", 4), evening("w2", 11), evening("w3", 18)] }
     let(:told) { solve(problem(windows:, tasks:)).placements }
 
@@ -156,8 +256,12 @@ RSpec.describe Core::Planning do
       asked = problem(windows:, tasks:, plan: told, unavailable: [{ who: "c", date: "2027-01-04", from: nil, to: nil }])
       again = Core::Planning::Replan.new(asked, effort: "quick")
       expect([again.repair, again.anew].map(&:complete?)).to all be true
-      expect(again.repair.placements.reject { |each| each.task == "run" }).to eq(told.reject { |each| each.task == "run" })
-      expect(again.best.changes.to_h).to include(shifted: told.any? { |each| each.task == "run" && each.window == "w1" } ? 1 : 0)
+      expect(again.repair.placements.reject { |each| each.task == "run" }).to eq(
+        told.reject { |each| each.task == "run" }
+      )
+      expect(again.best.changes.to_h).to include(
+        shifted: told.any? { |each| each.task == "run" && each.window == "w1" } ? 1 : 0
+      )
       expect(faults(asked, again.best)).to be_empty
     end
 
@@ -182,12 +286,22 @@ RSpec.describe Core::Planning do
       each_case(25) do |random|
         people = %w[a b c d]
         made = Array.new(5) do |i|
-          task("t#{i}", i == 4 ? "run" : "learn", random.rand(2..8) * 5, dancers: people.sample(random.rand(1..4), random:), split: random.rand < 0.4,
-after: i.positive? && random.rand < 0.5 ? ["t#{i - 1}"] : [])
+          task(
+            "t#{i}",
+            i == 4 ? "run" : "learn",
+            random.rand(2..8) * 5,
+            dancers: people.sample(random.rand(1..4), random:),
+            split: random.rand < 0.4,
+            after: i.positive? && random.rand < 0.5 ? ["t#{i - 1}"] : []
+          )
         end
         first = problem(windows:, tasks: made)
         away = [{ who: people.sample(random:), date: windows.sample(random:).date, from: nil, to: nil }]
-        asked = first.with(plan: solve(first).placements, unavailable: away.select { |entry| first.dancers.include?(entry[:who]) })
+        asked =
+          first.with(
+            plan: solve(first).placements,
+            unavailable: away.select { |entry| first.dancers.include?(entry[:who]) }
+          )
         plan = Core::Planning::Replan.new(asked, effort: "quick").best
         expect(faults(asked, plan)).to be_empty
       end
@@ -197,7 +311,17 @@ after: i.positive? && random.rand < 0.5 ? ["t#{i - 1}"] : [])
   describe Core::Planning::Flow do
     it "finds the greatest flow and the side of the cut it stops at" do
       flow = described_class.new(:s, :t)
-      { %i[s a] => 4, %i[s b] => 3, %i[a c] => 2, %i[b c] => 3, %i[a b] => 1, %i[c t] => 4, %i[b t] => 1 }.each { |(from, to), room| flow.edge(from, to, room) }
+      {
+        %i[s a] => 4,
+        %i[s b] => 3,
+        %i[a c] => 2,
+        %i[b c] => 3,
+        %i[a b] => 1,
+        %i[c t] => 4,
+        %i[b t] => 1
+      }.each do |(from, to), room|
+        flow.edge(from, to, room)
+      end
       expect([flow.most, flow.source_side.sort]).to eq [5, %i[a b c s]]
     end
   end

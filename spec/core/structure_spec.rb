@@ -4,16 +4,30 @@ RSpec.describe Core::Piece::StructureReader do
   def read(text, **known) = described_class.new(text, **known).structure
 
   it "reads sections, repeats, other side and changes, and derives the totals" do
-    structure = read("1. Overwinter, 6 eights, Odalys\nWaggle Line, 5 eights + 4, Mirela\nWaggle Line again, other side\nWaggle Line; again; with changes in 2, 4-5",
-                     teachers: ["Odalys Venn", "Mirela Dusk"])
-    expect(structure.sections.map { |s| [s.name, s.rows.sum, s.teacher] }).to eq [["Overwinter", 48, "Odalys Venn"], ["Waggle Line", 44, "Mirela Dusk"]]
-    expect(structure.links.map { |l| [l.section, l.mirrored, l.changed] }).to eq [[0, false, []], [1, false, []], [1, true, []], [1, false, [2, 4, 5]]]
+    structure =
+      read(
+        "1. Overwinter, 6 eights, Odalys\nWaggle Line, 5 eights + 4, Mirela\nWaggle Line again, other side\nWaggle Line; again; with changes in 2, 4-5",
+        teachers: ["Odalys Venn", "Mirela Dusk"]
+      )
+    expect(structure.sections.map { |s| [s.name, s.rows.sum, s.teacher] }).to eq [
+      ["Overwinter", 48, "Odalys Venn"],
+      ["Waggle Line", 44, "Mirela Dusk"]
+    ]
+    expect(structure.links.map { |l| [l.section, l.mirrored, l.changed] }).to eq [
+      [0, false, []],
+      [1, false, []],
+      [1, true, []],
+      [1, false, [2, 4, 5]]
+    ]
     expect([structure.total_counts, structure.new_counts]).to eq [180, 92]
     expect(structure.findings).to be_empty
   end
 
   {
-    "a repeat of something unknown, with the likely name" => ["Smoke, 2 eights\nSmoek again", [2, :unknown_repeat, "Smoek", "Smoke"]],
+    "a repeat of something unknown, with the likely name" => [
+      "Smoke, 2 eights\nSmoek again",
+      [2, :unknown_repeat, "Smoek", "Smoke"]
+    ],
     "a repeat that changes its length" => ["Smoke, 2 eights\nSmoke, 3 eights", [2, :other_length, "Smoke", "2 eights"]],
     "two teachers for one section" => ["Smoke, 2 eights, Ann\nSmoke again, Bo", [2, :two_teachers, "Smoke", "Ann"]],
     "an eight that is not there" => ["Smoke, 2 eights\nSmoke again, with changes in 3", [2, :no_such_eight, 3, 2]],
@@ -34,27 +48,54 @@ RSpec.describe Core::Piece::StructureReader do
 
   it "reads back what the writer wrote, whatever the piece" do
     each_case(60) do |random|
-      sections = Array.new(random.rand(1..6)) { |i| section(i, *Array.new(random.rand(1..7)) { [8, 8, 8, 4, 6, 10, 9].sample(random:) }, name: "Part #{(65 + i).chr}") }
+      sections =
+        Array.new(random.rand(1..6)) do |i|
+          section(
+            i,
+            *Array.new(random.rand(1..7)) { [8, 8, 8, 4, 6, 10, 9].sample(random:) },
+            name: "Part #{(65 + i).chr}"
+          )
+        end
       links = Array.new(random.rand(1..9)) { link(sections.sample(random:), mirrored: random.rand < 0.3) }
       piece = work(*links, sections:)
       structure = read(Core::Piece::StructureWriter.new(piece).text)
       by_name = structure.sections.to_h { |s| [s.name, s.rows] }
       expect(by_name).to eq(sections.to_h { |s| [s.name, s.rows.map(&:counts)] })
-      expect(structure.links.map { |l| [structure.sections[l.section].name, l.mirrored] }).to eq(links.map { |l| [l.name, l.mirrored] })
+      expect(structure.links.map { |l| [structure.sections[l.section].name, l.mirrored] }).to eq(
+        links.map { |l| [l.name, l.mirrored] }
+      )
     end
   end
 
   it "never fails, whatever is typed" do
     each_case(200) do |random|
-      line = Array.new(random.rand(0..40)) { ["Smoke", ",", "6", "eights", "+", "again", "\t", "—", "é", "-", "tag 4", ";", "0", "999999", " "].sample(random:) }.join
+      line =
+        Array
+          .new(random.rand(0..40)) do
+            ["Smoke", ",", "6", "eights", "+", "again", "\t", "—", "é", "-", "tag 4", ";", "0", "999999", " "].sample(
+              random:
+            )
+          end
+          .join
       expect { read("Smoke, 4 eights\n#{line}") }.not_to raise_error
     end
   end
 end
 
 RSpec.describe Core::Piece::LengthText do
-  { "6 eights" => [8] * 6, "5 eights + 4" => ([8] * 5) + [4], "3 sixes" => [6] * 3, "6x8" => [8] * 6, "42 counts" => ([8] * 5) + [2],
-    "7" => [8] * 7, "2 eights and tag 4 + 1" => [8, 8, 4, 1], "1 ten" => [10], "soon" => nil, "" => nil, "4 eights + x" => nil }.each do |text, counts|
+  {
+    "6 eights" => [8] * 6,
+    "5 eights + 4" => ([8] * 5) + [4],
+    "3 sixes" => [6] * 3,
+    "6x8" => [8] * 6,
+    "42 counts" => ([8] * 5) + [2],
+    "7" => [8] * 7,
+    "2 eights and tag 4 + 1" => [8, 8, 4, 1],
+    "1 ten" => [10],
+    "soon" => nil,
+    "" => nil,
+    "4 eights + x" => nil
+  }.each do |text, counts|
     it("reads #{text.inspect}") { expect(described_class.parse(text)).to eq counts }
   end
 end

@@ -3,13 +3,32 @@
 # The parts of the planner one by one: what the table knows, what a block costs, where a job can go, what a bound says.
 RSpec.describe Core::Planning::Table do
   let(:tasks) do
-    [task("a", "learn", 20, dancers: %w[ada bram], split: true), task("b", "learn", 15, dancers: %w[bram cleo], choreographers: ["mirela"]),
-     task("c", "join", 10, dancers: %w[ada bram cleo], after: %w[a b]), task("run", "run", 20, dancers: %w[ada bram cleo], after: ["c"], after_window: ["a"])]
+    [
+      task("a", "learn", 20, dancers: %w[ada bram], split: true),
+      task("b", "learn", 15, dancers: %w[bram cleo], choreographers: ["mirela"]),
+      task("c", "join", 10, dancers: %w[ada bram cleo], after: %w[a b]),
+      task("run", "run", 20, dancers: %w[ada bram cleo], after: ["c"], after_window: ["a"])
+    ]
   end
-  let(:windows) { [window("w0", "2027-01-04", "18:00", "19:00", rooms: [["big", 9], ["small", 2]]), window("w1", "2027-01-06", "18:00", "19:00", rooms: [["big", 9]])] }
+  let(:windows) do
+    [
+      window("w0", "2027-01-04", "18:00", "19:00", rooms: [["big", 9], ["small", 2]]),
+      window("w1", "2027-01-06", "18:00", "19:00", rooms: [["big", 9]])
+    ]
+  end
   let(:asked) do
-    Core::Planning::Problem.new(windows:, tasks:, dancers: %w[ada bram cleo], choreographers: ["mirela"], trip_cost: 10, min_part: 10,
-                                unavailable: [{ who: "ada", date: "2027-01-04", from: 1080, to: 1090 }, { who: "big", date: "2027-01-06", from: 1130, to: 1140 }])
+    Core::Planning::Problem.new(
+      windows:,
+      tasks:,
+      dancers: %w[ada bram cleo],
+      choreographers: ["mirela"],
+      trip_cost: 10,
+      min_part: 10,
+      unavailable: [
+        { who: "ada", date: "2027-01-04", from: 1080, to: 1090 },
+        { who: "big", date: "2027-01-06", from: 1130, to: 1140 }
+      ]
+    )
   end
   let(:frame) { Core::Planning::Frame.new(asked) }
   let(:table) { described_class.new(frame) }
@@ -23,13 +42,21 @@ RSpec.describe Core::Planning::Table do
       expect(frame.open(job("a"), 0)).to eq bits(*(2..11))
       expect(frame.open(job("b"), 0)).to eq bits(*(0..11))
       expect([frame.rooms(job("a"), 0), frame.rooms(job("c"), 0), frame.rooms(job("c"), 1)]).to eq [[1, 0], [0], [0]]
-      expect(frame.jobs.map { |each| [each.id, each.tail, each.urgent] }).to eq [["a", 10, true], ["b", 9, true], ["c", 6, true], ["run", 4, true]]
+      expect(frame.jobs.map { |each| [each.id, each.tail, each.urgent] }).to eq [
+        ["a", 10, true],
+        ["b", 9, true],
+        ["c", 6, true],
+        ["run", 4, true]
+      ]
       expect(frame.in_order.map(&:id)).to eq %w[a b c run]
     end
 
     it "leaves out what is done, and what is past" do
       less = Core::Planning::Frame.new(asked.with(done: { "a" => 20, "b" => 5 }, now: "w1"))
-      expect([less.jobs.map { |each| [each.id, each.steps] }, less.windows.map(&:id)]).to eq [[["b", 2], ["c", 2], ["run", 4]], ["w1"]]
+      expect([less.jobs.map { |each| [each.id, each.steps] }, less.windows.map(&:id)]).to eq [
+        [["b", 2], ["c", 2], ["run", 4]],
+        ["w1"]
+      ]
       expect(less.job("run").after_window).to eq []
     end
   end
@@ -55,7 +82,11 @@ RSpec.describe Core::Planning::Table do
 
   it "finds starts of enough free steps in a row, by doubling" do
     free = bits(0, 1, 2, 4, 5, 6, 7, 8, 11)
-    (1..6).each { |steps| expect(described_class.runs(free, steps)).to eq(bits(*(0..11).select { |at| (at...(at + steps)).all? { |step| free[step] == 1 } })) }
+    (1..6).each do |steps|
+      expect(described_class.runs(free, steps)).to eq(
+        bits(*(0..11).select { |at| (at...(at + steps)).all? { |step| free[step] == 1 } })
+      )
+    end
   end
 
   it "knows who and what is free around what is there" do
@@ -64,7 +95,9 @@ RSpec.describe Core::Planning::Table do
     expect(table.free(job("c"), 0)).to eq bits(2, 3, 8, 9, 10, 11)
     expect(table.room_starts(job("a"), 0, 4)[4]).to eq 1
     put("b", 0, 8)
-    expect([table.room_at(job("a"), 0, 8, 3), table.room_free?(0, 0, bits(8)), table.room_free?(1, 0, bits(10))]).to eq [1, false, false]
+    expect(
+      [table.room_at(job("a"), 0, 8, 3), table.room_free?(0, 0, bits(8)), table.room_free?(1, 0, bits(10))]
+    ).to eq [1, false, false]
   end
 
   it "lets nobody work longer than allowed, or more in a day than their limit" do
@@ -74,7 +107,10 @@ RSpec.describe Core::Planning::Table do
     other.put(a, 0, 2, 4, 0)
     expect([other.bearable?(b, 0, 6, 3), other.bearable?(b, 0, 7, 3)]).to eq [false, true]
     other.put(b, 0, 7, 3, 0)
-    expect([other.bearable?(other.frame.job("c"), 0, 0, 2), other.bearable?(other.frame.job("c"), 1, 0, 2)]).to eq [false, true]
+    expect([other.bearable?(other.frame.job("c"), 0, 0, 2), other.bearable?(other.frame.job("c"), 1, 0, 2)]).to eq [
+      false,
+      true
+    ]
   end
 
   it "caps what is new for each dancer in a rehearsal" do
@@ -127,12 +163,21 @@ RSpec.describe Core::Planning::Table do
     it "is never later than what is found, and tells when nothing can fit" do
       expect(Core::Planning::Bound.new(frame).ready).to eq 1
       each_case(20) do |random|
-        away = Array.new(random.rand(0..3)) { { who: %w[ada bram cleo].sample(random:), date: windows.sample(random:).date, from: [nil, 1100].sample(random:), to: nil } }
+        away =
+          Array.new(random.rand(0..3)) do
+            {
+              who: %w[ada bram cleo].sample(random:),
+              date: windows.sample(random:).date,
+              from: [nil, 1100].sample(random:),
+              to: nil
+            }
+          end
         given = asked.with(unavailable: away)
         plan = Core::Planning::Solver.new(given, effort: "quick").plan
         next unless plan.complete?
 
-        expect(Core::Planning::Bound.new(Core::Planning::Frame.new(given)).ready).to be <= windows.index { |each| each.id == plan.ready_window }
+        expect(Core::Planning::Bound.new(Core::Planning::Frame.new(given)).ready).to be <=
+          windows.index { |each| each.id == plan.ready_window }
       end
       nobody = asked.with(unavailable: windows.map { |each| { who: "ada", date: each.date, from: nil, to: nil } })
       expect(Core::Planning::Bound.new(Core::Planning::Frame.new(nobody)).ready).to eq 2
@@ -141,7 +186,14 @@ RSpec.describe Core::Planning::Table do
 
   describe "a move by hand" do
     let(:placements) do
-      [["a", "w0", 10, 20], ["b", "w0", 30, 15], ["c", "w0", 45, 10], ["run", "w1", 0, 20]].map { |id, at, start, minutes| Core::Planning::Placement.new(task: id, window: at, start:, minutes:, room: "big") }
+      [
+        ["a", "w0", 10, 20],
+        ["b", "w0", 30, 15],
+        ["c", "w0", 45, 10],
+        ["run", "w1", 0, 20]
+      ].map do |id, at, start, minutes|
+        Core::Planning::Placement.new(task: id, window: at, start:, minutes:, room: "big")
+      end
     end
 
     def check(id, to, given = asked)
@@ -157,7 +209,9 @@ RSpec.describe Core::Planning::Table do
     it "names what stands against it" do
       expect(check("run", "w0").last).to include([:before, [], ["a"]])
       expect(check("a", "w1").last).to include([:after, [], %w[c run]])
-      expect(check("b", "w1", asked.with(unavailable: [{ who: "cleo", date: "2027-01-06", from: nil, to: nil }])).last).to include([:away, ["cleo"], []])
+      expect(
+        check("b", "w1", asked.with(unavailable: [{ who: "cleo", date: "2027-01-06", from: nil, to: nil }])).last
+      ).to include([:away, ["cleo"], []])
       small = asked.with(windows: [windows.first, windows.last.with(rooms: [["cupboard", 1]])])
       expect(check("run", "w1", small).last.map(&:first)).to include(:room)
       expect(check("run", "nowhere").last.map(&:first)).to eq [:long]
@@ -166,7 +220,10 @@ RSpec.describe Core::Planning::Table do
 
   describe "what changes for people" do
     it "counts new and cancelled calls and shifted slots against what people were told" do
-      told = [Core::Planning::Placement.new(task: "a", window: "w0", start: 10, minutes: 20, room: "big"), Core::Planning::Placement.new(task: "b", window: "w1", start: 0, minutes: 15, room: "big")]
+      told = [
+        Core::Planning::Placement.new(task: "a", window: "w0", start: 10, minutes: 20, room: "big"),
+        Core::Planning::Placement.new(task: "b", window: "w1", start: 0, minutes: 15, room: "big")
+      ]
       put("a", 0, 3)
       put("b", 0, 7)
       expect(Core::Planning::Changes.new(frame, told).of(table).to_h).to eq(new_calls: 2, cancelled: 3, shifted: 2)

@@ -19,15 +19,22 @@ class EnumeratedPlans
     return judge(done) if done.size == @tasks.size
 
     task = @tasks[done.size]
-    @asked.windows.each_index { |w| (0..(@asked.windows[w].minutes - task.minutes)).step(@asked.grid) { |start| place([*done, [task, w, start]]) if fits?(done, task, w, start) } }
+    @asked.windows.each_index do |w|
+      (0..(@asked.windows[w].minutes - task.minutes)).step(@asked.grid) do |start|
+        place([*done, [task, w, start]]) if fits?(done, task, w, start)
+      end
+    end
   end
 
   def fits?(done, task, window, start)
-    return false if @asked.unavailable.any? { |away| task.people.include?(away[:who]) && away[:date] == @asked.windows[window].date }
+    if @asked.unavailable.any? { |away| task.people.include?(away[:who]) && away[:date] == @asked.windows[window].date }
+      return false
+    end
 
     done.all? do |other, w, s|
       apart = w != window || s + other.minutes <= start || start + task.minutes <= s
-      apart && (!task.before.include?(other.id) || ([w, s + other.minutes] <=> [window, start]) <= 0) && (!task.after_window.include?(other.id) || w < window)
+      apart && (!task.before.include?(other.id) || ([w, s + other.minutes] <=> [window, start]) <= 0) &&
+        (!task.after_window.include?(other.id) || w < window)
     end
   end
 
@@ -38,8 +45,11 @@ class EnumeratedPlans
   end
 
   def cost(done)
-    done.flat_map { |task, w, s| task.people.map { |who| [[who, w], s, task.minutes] } }.group_by(&:first).sum do |_, own|
-      own.map { |_, s, m| s + m }.max - own.map { |_, s, _| s }.min - own.sum { |_, _, m| m } + @asked.trip_cost
-    end
+    done
+      .flat_map { |task, w, s| task.people.map { |who| [[who, w], s, task.minutes] } }
+      .group_by(&:first)
+      .sum do |_, own|
+        own.map { |_, s, m| s + m }.max - own.map { |_, s, _| s }.min - own.sum { |_, _, m| m } + @asked.trip_cost
+      end
   end
 end

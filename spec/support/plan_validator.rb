@@ -13,11 +13,29 @@ class PlanValidator
     @everything = @blocks + @ends
   end
 
-  def faults = [*lengths, *bounds, *doubles, *absences, *capacity, *precedence, *stretches, *splits, *days, *recaps, *musics, *warmed]
+  def faults
+    [
+      *lengths,
+      *bounds,
+      *doubles,
+      *absences,
+      *capacity,
+      *precedence,
+      *stretches,
+      *splits,
+      *days,
+      *recaps,
+      *musics,
+      *warmed
+    ]
+  end
 
   private
 
-  def people(block) = (block["task"] ? @tasks[block["task"]] : block).values_at("dancers", "choreographers").flatten.uniq
+  def people(block)
+    (block["task"] ? @tasks[block["task"]] : block).values_at("dancers", "choreographers").flatten.uniq
+  end
+
   def name(block) = block["task"] || block["kind"]
   def material(block) = block["task"] ? [block["task"]] : block["tasks"]
   def minutes(block) = (block["start"]...(block["start"] + block["minutes"])).to_a
@@ -35,13 +53,16 @@ class PlanValidator
   def bounds
     @everything.reject do |b|
       window = @windows[b["window"]]
-      (b["start"] % @problem["grid"]).zero? && (b["minutes"] % @problem["grid"]).zero? && b["start"] >= 0 && b["start"] + b["minutes"] <= clock(window["end"]) - clock(window["start"])
+      (b["start"] % @problem["grid"]).zero? && (b["minutes"] % @problem["grid"]).zero? && b["start"] >= 0 &&
+        b["start"] + b["minutes"] <= clock(window["end"]) - clock(window["start"])
     end.map { |b| "#{name(b)} leaves its window or the grid" }
   end
 
   def doubles
     busy = Hash.new(0)
-    @everything.each { |b| minutes(b).each { |m| [*people(b), "room #{b['room']}"].each { |who| busy[[b["window"], who, m]] += 1 } } }
+    @everything.each do |b|
+      minutes(b).each { |m| [*people(b), "room #{b['room']}"].each { |who| busy[[b["window"], who, m]] += 1 } }
+    end
     busy.select { |_, times| times > 1 }.keys.map { |window, who, m| "#{who} is twice at once in #{window} at #{m}" }
   end
 
@@ -51,22 +72,34 @@ class PlanValidator
       to = away["to"] ? clock(away["to"]) : 1440
       hit = @everything.select do |b|
         window = @windows[b["window"]]
-        window["date"] == away["date"] && [*people(b), b["room"]].include?(away["who"]) && minutes(b).any? { |m| (clock(window["start"]) + m).between?(from, to - 1) }
+        window["date"] == away["date"] && [*people(b), b["room"]].include?(away["who"]) &&
+          minutes(b).any? { |m| (clock(window["start"]) + m).between?(from, to - 1) }
       end
       hit.map { |b| "#{away['who']} is away for #{name(b)}" }
     end
   end
 
   def capacity
-    @everything.select { |b| @windows[b["window"]]["rooms"].find { |r| r["id"] == b["room"] }["capacity"] < (@tasks[b["task"]] || b)["dancers"].size }.map { |b| "#{name(b)} in too small a room" }
+    @everything
+      .select do |b|
+        @windows[b["window"]]["rooms"].find { |r| r["id"] == b["room"] }["capacity"] <
+          (@tasks[b["task"]] || b)["dancers"].size
+      end
+      .map { |b| "#{name(b)} in too small a room" }
   end
 
   def precedence
     @blocks.flat_map do |b|
       start = [@index[b["window"]], b["start"]]
       task = @tasks[b["task"]]
-      [*task["after"].select { |id| late?(id) { |e| ([@index[e["window"]], e["start"] + e["minutes"]] <=> start).positive? } },
-       *task["after_window"].select { |id| late?(id) { |e| @index[e["window"]] >= start.first } }].map { |id| "#{b['task']} comes before #{id} is done" }
+      [
+        *task["after"].select do |id|
+          late?(id) { |e| ([@index[e["window"]], e["start"] + e["minutes"]] <=> start).positive? }
+        end,
+        *task["after_window"].select { |id| late?(id) { |e| @index[e["window"]] >= start.first } }
+      ].map do |id|
+        "#{b['task']} comes before #{id} is done"
+      end
     end
   end
 
@@ -85,8 +118,13 @@ class PlanValidator
 
   def other_work(who, window)
     start, finish = @windows[window].values_at("start", "end").map { |text| clock(text) }
-    same = @problem["unavailable"].select { |away| away["work"] && away["who"] == who && away["date"] == @windows[window]["date"] }
-    same.flat_map { |away| (clock(away["from"])...clock(away["to"])).to_a & (start...finish).to_a }.map { |minute| minute - start }
+    same =
+      @problem["unavailable"].select do |away|
+        away["work"] && away["who"] == who && away["date"] == @windows[window]["date"]
+      end
+    same
+      .flat_map { |away| (clock(away["from"])...clock(away["to"])).to_a & (start...finish).to_a }
+      .map { |minute| minute - start }
   end
 
   def everybody_in(window) = @everything.select { |b| b["window"] == window }.flat_map { |b| people(b) }.uniq
@@ -97,13 +135,21 @@ class PlanValidator
       everybody_in(window).filter_map do |who|
         minutes = worked(who, window)
         runs = minutes.slice_when { |a, b| b - a - 1 >= rest }.to_a
-        long = runs.each_with_index.any? { |run, i| run.last - run.first + 1 + (i.positive? ? again(who, runs[i - 1], run) : 0) > most }
+        long =
+          runs.each_with_index.any? do |run, i|
+            run.last - run.first + 1 + (i.positive? ? again(who, runs[i - 1], run) : 0) > most
+          end
         "#{who} works too long in #{window}" if long
       end
     end
   end
 
-  def rests = [[@problem["max_continuous"], @problem["break"]], *@problem.fetch("rests", []).map { |each| each.values_at("most", "rest") }]
+  def rests
+    [
+      [@problem["max_continuous"], @problem["break"]],
+      *@problem.fetch("rests", []).map { |each| each.values_at("most", "rest") }
+    ]
+  end
 
   # Minutes somebody warms up again before a stretch.
   def again(who, before, run)
@@ -124,15 +170,25 @@ class PlanValidator
 
   def day(who, date, windows)
     own = @everything.select { |b| windows.include?(b["window"]) && people(b).include?(who) }.sum { |b| b["minutes"] }
-    other = @problem["unavailable"].select { |away| (away["work"] || away["frame"]) && away["who"] == who && away["date"] == date }.sum { |away| clock(away["to"]) - clock(away["from"]) }
-    warmed = windows.sum { |window| worked(who, window).slice_when { |a, b| b > a + 1 }.each_cons(2).sum { |before, run| again(who, before, run) } }
+    other =
+      @problem["unavailable"]
+        .select { |away| (away["work"] || away["frame"]) && away["who"] == who && away["date"] == date }
+        .sum { |away| clock(away["to"]) - clock(away["from"]) }
+    warmed =
+      windows.sum do |window|
+        worked(who, window).slice_when { |a, b| b > a + 1 }.each_cons(2).sum { |before, run| again(who, before, run) }
+      end
     own + other + warmed + (@problem.fetch("frame_minutes", 0) * windows.size)
   end
 
   # A recap holds what its dancers learned in an earlier rehearsal, before they do anything else.
   def recaps
     @ends.select { |b| b["kind"] == "recap" }.flat_map do |recap|
-      first = @blocks.select { |b| b["window"] == recap["window"] && people(b).intersect?(recap["dancers"]) }.map { |b| b["start"] }.min
+      first =
+        @blocks
+          .select { |b| b["window"] == recap["window"] && people(b).intersect?(recap["dancers"]) }
+          .map { |b| b["start"] }
+          .min
       early = first && recap["start"] + recap["minutes"] <= first
       known = recap["tasks"].all? { |id| learned_before?(id, recap["window"]) }
       early && known ? [] : ["a recap in #{recap['window']} is late, or of nothing"]
@@ -140,14 +196,19 @@ class PlanValidator
   end
 
   def learned_before?(id, window)
-    @problem.fetch("lately", []).any? { |task| task["id"] == id } || @blocks.any? { |b| b["task"] == id && @index[b["window"]] < @index[window] }
+    @problem.fetch("lately", []).any? { |task| task["id"] == id } ||
+      @blocks.any? { |b| b["task"] == id && @index[b["window"]] < @index[window] }
   end
 
   # What is danced to music was new in that rehearsal, earlier on.
   def musics
     @ends.select { |b| b["kind"] == "to_music" }.flat_map do |music|
       lessons = music["tasks"].map { |id| @blocks.select { |b| b["task"] == id && b["window"] == music["window"] } }
-      lessons.all? { |same| same.any? && same.all? { |b| b["start"] + b["minutes"] <= music["start"] } } ? [] : ["music in #{music['window']} comes before what it is for"]
+      if lessons.all? { |same| same.any? && same.all? { |b| b["start"] + b["minutes"] <= music["start"] } }
+        []
+      else
+        ["music in #{music['window']} comes before what it is for"]
+      end
     end
   end
 
@@ -155,10 +216,17 @@ class PlanValidator
   def warmed
     return [] unless @problem["rewarm"]
 
-    told = @result["re_warms"].flat_map { |each| each["dancers"].map { |who| [each["window"], who, each["start"] + each["minutes"]] } }.sort
+    told =
+      @result["re_warms"]
+        .flat_map { |each| each["dancers"].map { |who| [each["window"], who, each["start"] + each["minutes"]] } }
+        .sort
     due = @windows.keys.flat_map do |window|
       everybody_in(window).flat_map do |who|
-        worked(who, window).slice_when { |a, b| b > a + 1 }.each_cons(2).select { |before, run| again(who, before, run).positive? }.map { |_, run| [window, who, run.first] }
+        worked(who, window)
+          .slice_when { |a, b| b > a + 1 }
+          .each_cons(2)
+          .select { |before, run| again(who, before, run).positive? }
+          .map { |_, run| [window, who, run.first] }
       end
     end
     told == due.sort ? [] : ["warming up again: told #{told - due}, due #{due - told}"]
@@ -170,7 +238,11 @@ class PlanValidator
       next ["#{id} is split"] if parts.size > 1 && !task["split"]
       next ["#{id} twice in a rehearsal"] if parts.map { |b| b["window"] }.uniq.size < parts.size
 
-      parts.size > 1 && parts.any? { |b| b["minutes"] < @problem["min_part"] } ? ["#{id} has a part that is too short"] : []
+      if parts.size > 1 && parts.any? { |b| b["minutes"] < @problem["min_part"] }
+        ["#{id} has a part that is too short"]
+      else
+        []
+      end
     end
   end
 end

@@ -2,6 +2,10 @@
 
 # A studio in which every route has something to be about. The spec gives studio, members, teacher, piece and dancer.
 module RouteWorld
+  # What an :id stands for under a piece.
+  UNDER = { "ticks" => "entry", "links" => "link", "sections" => "section", "groups" => "group", "plans" => "plan",
+            "names" => "word", "slots" => "slot", "corrections" => "correction", "told" => "told" }.freeze
+
   # A concrete path of the studio for each pattern.
   def path_for(pattern)
     start = pattern[%r{\A/\w+}]
@@ -12,16 +16,37 @@ module RouteWorld
     @ids ||= begin
       make_season(studio)
       clash
-      told, plan = Array.new(2) { |i| make_plan.tap { |made| App::Planning::Actions::Publish.new(made, NOW).run if i.zero? } }
+      told, plan =
+        Array.new(2) { |i| make_plan.tap { |made| App::Planning::Actions::Publish.new(made, NOW).run if i.zero? } }
       absence = dancer.absences.create!(studio:, from_date: "2027-02-10", to_date: "2027-02-10")
       entry = tick
-      base = { "told" => told.id, "plan" => plan.id,
-               "piece" => piece.id, "token" => dancer_token, "number" => 1, "step" => "later", "kind" => "seated", "index" => 1, "which" => "opening", "absence" => absence.id, "/people:id" => dancer.id,
-               "/rehearsals:id" => studio.rehearsals.first.id, "/rooms:id" => studio.rooms.first.id, "/memberships:id" => members["assistant"].id, "/studios:id" => studio.id,
-               "/outbox:id" => studio.mails.create!(recipient: "a@example.org", subject: "s", body: "b").id }
-      base.merge("entry" => entry.id, "slot" => plan.slots.find(&:work?).id, "link" => piece.links.first.id, "section" => piece.sections.first.id, "group" => piece.groups.first.id,
-                 "correction" => piece.sections.first.corrections.create!(studio:, text: "soft knees", by_name: "M").id,
-                 "word" => studio.own_steps.create!(name: "wiggle", like: "hip").id)
+      base = {
+        "told" => told.id,
+        "plan" => plan.id,
+        "piece" => piece.id,
+        "token" => dancer_token,
+        "number" => 1,
+        "step" => "later",
+        "kind" => "seated",
+        "index" => 1,
+        "which" => "opening",
+        "absence" => absence.id,
+        "/people:id" => dancer.id,
+        "/rehearsals:id" => studio.rehearsals.first.id,
+        "/rooms:id" => studio.rooms.first.id,
+        "/memberships:id" => members["assistant"].id,
+        "/studios:id" => studio.id,
+        "/outbox:id" => studio.mails.create!(recipient: "a@example.org", subject: "s", body: "b").id
+      }
+      base.merge(
+        "entry" => entry.id,
+        "slot" => plan.slots.find(&:work?).id,
+        "link" => piece.links.first.id,
+        "section" => piece.sections.first.id,
+        "group" => piece.groups.first.id,
+        "correction" => piece.sections.first.corrections.create!(studio:, text: "soft knees", by_name: "M").id,
+        "word" => studio.own_steps.create!(name: "wiggle", like: "hip").id
+      )
     end
   end
 
@@ -35,15 +60,19 @@ module RouteWorld
   end
 
   def tick
-    App::Learning::Actions::RecordTicks.new(piece, members["director"].account, { "cells" => ["#{dancer.id}:s#{piece.sections.first.id}"], "rung" => 3 }, Date.new(2027, 2, 2)).run
+    App::Learning::Actions::RecordTicks.new(
+      piece,
+      members["director"].account,
+      { "cells" => ["#{dancer.id}:s#{piece.sections.first.id}"], "rung" => 3 },
+      Date.new(2027, 2, 2)
+    ).run
     piece.ledger_entries.last
   end
 
   def dancer_token = dancer.person_links.issue(studio_id: studio.id).last
 
   def concrete(rule)
-    under = { "ticks" => "entry", "links" => "link", "sections" => "section", "groups" => "group", "plans" => "plan", "names" => "word", "slots" => "slot",
-              "corrections" => "correction", "told" => "told" }[rule.path[%r{\A/pieces/:piece/(?:plan/)?(\w+)/:id}, 1]]
+    under = UNDER[rule.path[%r{\A/pieces/:piece/(?:plan/)?(\w+)/:id}, 1]]
     path = path_for(under ? rule.path.sub(":id", ":#{under}") : rule.path)
     return "#{path}?state=weight&n=0" if rule.path.end_with?("/mend")
 

@@ -5,14 +5,32 @@ require "capybara/cuprite"
 
 # The browser: headless Chromium on this machine only; every policy violation and console error is collected.
 FLAGS = {
-  "no-sandbox" => nil, "disable-gpu" => nil, "disable-dev-shm-usage" => nil, "disable-quic" => nil, "no-first-run" => nil, "disable-background-networking" => nil,
-  "disable-component-update" => nil, "disable-sync" => nil, "disable-default-apps" => nil, "disable-extensions" => nil, "no-proxy-server" => nil,
-  "host-resolver-rules" => "MAP * ~NOTFOUND , EXCLUDE 127.0.0.1 , EXCLUDE localhost", "force-prefers-reduced-motion" => nil, "force-color-profile" => "srgb"
+  "no-sandbox" => nil,
+  "disable-gpu" => nil,
+  "disable-dev-shm-usage" => nil,
+  "disable-quic" => nil,
+  "no-first-run" => nil,
+  "disable-background-networking" => nil,
+  "disable-component-update" => nil,
+  "disable-sync" => nil,
+  "disable-default-apps" => nil,
+  "disable-extensions" => nil,
+  "no-proxy-server" => nil,
+  "host-resolver-rules" => "MAP * ~NOTFOUND , EXCLUDE 127.0.0.1 , EXCLUDE localhost",
+  "force-prefers-reduced-motion" => nil,
+  "force-color-profile" => "srgb"
 }.freeze
 
 Capybara.register_driver(:chromium) do |app|
-  Capybara::Cuprite::Driver.new(app, browser_options: FLAGS.dup, process_timeout: 60, timeout: 20, window_size: [1280, 800], js_errors: true,
-                                     extensions: [File.expand_path("violations.js", __dir__)])
+  Capybara::Cuprite::Driver.new(
+    app,
+    browser_options: FLAGS.dup,
+    process_timeout: 60,
+    timeout: 20,
+    window_size: [1280, 800],
+    js_errors: true,
+    extensions: [File.expand_path("violations.js", __dir__)]
+  )
 end
 Capybara.default_driver = Capybara.javascript_driver = :chromium
 Capybara.app = App::Web::Application.rack

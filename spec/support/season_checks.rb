@@ -1,18 +1,21 @@
 # frozen_string_literal: true
 
-# Whether what a studio's people are told can be done, straight from the rows and minute by minute, knowing nothing of the
-# planner: [sentence] of what cannot. Only rehearsals that are ahead.
+# Whether what a studio's people are told can be done, straight from the rows and minute by minute, knowing nothing of
+# the planner: [sentence] of what cannot. Only rehearsals that are ahead.
 class SeasonChecks
   Called = Struct.new(:who, :role, :kind, :title, :from, :to, :rehearsal, :room, :piece, keyword_init: true)
 
-  # plan: the one to be told; beside: those people go by for other pieces; now: local time. What happened since those others
-  # were told is not held against this one.
+  # plan: the one to be told; beside: those people go by for other pieces; now: local time. What happened since those
+  # others were told is not held against this one.
   def initialize(studio, plan, now, beside: [])
     @studio = studio
     @plan = plan
     plans = [plan, *beside]
     @now = now
-    @slots = studio.slots.where(plan_id: plans.map(&:id)).includes(:rehearsal, :room, :slot_people, :plan).select { |slot| ahead?(slot.rehearsal) }
+    @slots =
+      studio.slots.where(plan_id: plans.map(&:id))
+        .includes(:rehearsal, :room, :slot_people, :plan)
+        .select { |slot| ahead?(slot.rehearsal) }
     @called = @slots.flat_map { |slot| slot.slot_people.map { |each| called(slot, each) } }
   end
 
@@ -20,43 +23,81 @@ class SeasonChecks
 
   private
 
-  def ahead?(rehearsal) = ([rehearsal.date, rehearsal.start_minute] <=> [@now.to_date, (@now.hour * 60) + @now.min]).positive?
+  def ahead?(rehearsal)
+    ([rehearsal.date, rehearsal.start_minute] <=> [@now.to_date, (@now.hour * 60) + @now.min]).positive?
+  end
+
   def work = @work ||= @called.reject { |each| Records::Slot::FRAMES.include?(each.kind) }
   def names = @names ||= @studio.people.pluck(:id, :name).to_h
 
   def called(slot, row)
-    Called.new(who: row.person_id, role: row.role, kind: slot.kind, title: slot.title, from: slot.start_minute, to: slot.end_minute, rehearsal: slot.rehearsal, room: slot.room_id, piece: slot.plan.piece_id)
+    Called.new(
+      who: row.person_id,
+      role: row.role,
+      kind: slot.kind,
+      title: slot.title,
+      from: slot.start_minute,
+      to: slot.end_minute,
+      rehearsal: slot.rehearsal,
+      room: slot.room_id,
+      piece: slot.plan.piece_id
+    )
   end
 
   def meet?(one, other) = one.rehearsal.date == other.rehearsal.date && one.from < other.to && other.from < one.to
   def say(call, what) = "#{names[call.who]} #{what} on #{call.rehearsal.date} (#{call.title})"
 
   def outside
-    @slots.reject { |slot| slot.start_minute >= slot.rehearsal.start_minute && slot.end_minute <= slot.rehearsal.end_minute }.map { |slot| "#{slot.title} leaves its rehearsal on #{slot.rehearsal.date}" }
+    @slots
+      .reject do |slot|
+        slot.start_minute >= slot.rehearsal.start_minute && slot.end_minute <= slot.rehearsal.end_minute
+      end
+      .map { |slot| "#{slot.title} leaves its rehearsal on #{slot.rehearsal.date}" }
   end
 
-  def cancelled = @slots.select { |slot| slot.rehearsal.cancelled_at && slot.plan_id == @plan.id }.map { |slot| "#{slot.title} is in a rehearsal that was cancelled" }
+  def cancelled
+    @slots
+      .select { |slot| slot.rehearsal.cancelled_at && slot.plan_id == @plan.id }
+      .map { |slot| "#{slot.title} is in a rehearsal that was cancelled" }
+  end
 
   def twice
-    work.group_by { |each| [each.who, each.rehearsal.date] }.values.flat_map { |same| same.combination(2).select { |one, other| meet?(one, other) }.map { |one, _| say(one, "is in two places") } }
+    work
+      .group_by { |each| [each.who, each.rehearsal.date] }
+      .values
+      .flat_map do |same|
+        same.combination(2).select { |one, other| meet?(one, other) }.map { |one, _| say(one, "is in two places") }
+      end
   end
 
   def rooms
     @slots.reject(&:frame?).group_by { |slot| [slot.rehearsal.date, slot.room_id] }.values.flat_map do |same|
-      pairs = same.combination(2).select { |one, other| one.start_minute < other.end_minute && other.start_minute < one.end_minute }
+      pairs =
+        same.combination(2)
+          .select { |one, other| one.start_minute < other.end_minute && other.start_minute < one.end_minute }
       pairs.map { |one, other| "#{one.title} and #{other.title} share #{one.room.name} on #{one.rehearsal.date}" }
     end
   end
 
   def crowded
-    @slots.reject(&:frame?).select { |slot| slot.slot_people.count { |each| each.role == "dancer" } > slot.room.capacity || slot.rehearsal.rooms.exclude?(slot.room) }
-          .map { |slot| "#{slot.room.name} cannot hold #{slot.title} on #{slot.rehearsal.date}" }
+    @slots.reject(&:frame?)
+      .select do |slot|
+        slot.slot_people.count { |each| each.role == "dancer" } > slot.room.capacity ||
+          slot.rehearsal.rooms.exclude?(slot.room)
+      end
+      .map { |slot| "#{slot.room.name} cannot hold #{slot.title} on #{slot.rehearsal.date}" }
   end
 
   def absences
     @studio.absences.flat_map do |away|
-      own = work.select { |each| each.piece == @plan.piece_id && each.who == away.person_id && each.rehearsal.date.between?(away.from_date, away.to_date) }
-      own.select { |each| each.from < (away.to_minute || 1440) && (away.from_minute || 0) < each.to }.map { |each| say(each, "is away") }
+      own =
+        work.select do |each|
+          each.piece == @plan.piece_id && each.who == away.person_id &&
+            each.rehearsal.date.between?(away.from_date, away.to_date)
+        end
+      own
+        .select { |each| each.from < (away.to_minute || 1440) && (away.from_minute || 0) < each.to }
+        .map { |each| say(each, "is away") }
     end
   end
 
@@ -64,28 +105,44 @@ class SeasonChecks
 
   def late
     latest = @studio.setting("latest_finish")
-    @called.select { |each| each.role == "dancer" && minors.include?(each.who) && each.to > latest }.map { |each| say(each, "goes home too late") }
+    @called
+      .select { |each| each.role == "dancer" && minors.include?(each.who) && each.to > latest }
+      .map { |each| say(each, "goes home too late") }
   end
 
   def days
     most = @studio.setting("daily_minutes")
-    @called.select { |each| minors.include?(each.who) }.group_by { |each| [each.who, each.rehearsal.date] }.values
-           .select { |same| same.flat_map { |each| (each.from...each.to).to_a }.uniq.size > most }.map { |same| say(same.first, "does too much") }
+    @called
+      .select { |each| minors.include?(each.who) }
+      .group_by { |each| [each.who, each.rehearsal.date] }
+      .values
+      .select { |same| same.flat_map { |each| (each.from...each.to).to_a }.uniq.size > most }
+      .map { |same| say(same.first, "does too much") }
   end
 
   # Whoever is there from the first minute of a piece's work warms up before it.
   def cold
-    work.select { |each| each.role == "dancer" }.group_by { |each| [each.piece, each.rehearsal.id] }.flat_map do |key, same|
-      first = same.map(&:from).min
-      same.select { |each| each.from == first && warmed(key, first).exclude?(each.who) }.map { |each| say(each, "is cold") }
-    end
+    work
+      .select { |each| each.role == "dancer" }
+      .group_by { |each| [each.piece, each.rehearsal.id] }
+      .flat_map do |key, same|
+        first = same.map(&:from).min
+        same
+          .select { |each| each.from == first && warmed(key, first).exclude?(each.who) }
+          .map { |each| say(each, "is cold") }
+      end
   end
 
-  def warmed(key, by) = @called.select { |each| each.kind == "warm_up" && [each.piece, each.rehearsal.id] == key && each.to <= by }.map(&:who)
+  def warmed(key, by)
+    @called
+      .select { |each| each.kind == "warm_up" && [each.piece, each.rehearsal.id] == key && each.to <= by }
+      .map(&:who)
+  end
 
   # Nobody works for more minutes on end than the studio allows.
   def together
-    most, rest = @studio.setting("max_continuous"), @studio.setting("rest")
+    most = @studio.setting("max_continuous")
+    rest = @studio.setting("rest")
     work.group_by { |each| [each.who, each.rehearsal.id] }.values.select do |same|
       minutes = same.flat_map { |each| (each.from...each.to).to_a }.uniq.sort
       minutes.slice_when { |one, other| other - one - 1 >= rest }.any? { |run| run.last - run.first + 1 > most }

@@ -3,7 +3,8 @@
 # A studio with its people and a piece, made through the application's own actions.
 module Studios
   PASSWORD = "a long password"
-  LINES = "Opening Walk, 4 eights, Odalys\nSpiral, 3 eights + 4, Mirela\nOpening Walk again, other side\nSpiral again, with changes in 2"
+  LINES =
+    "Opening Walk, 4 eights, Odalys\nSpiral, 3 eights + 4, Mirela\nOpening Walk again, other side\nSpiral again, with changes in 2"
 
   def make_studio(name = "Studio #{SecureRandom.hex(3)}")
     Records::Studio.create!(name:)
@@ -15,16 +16,34 @@ module Studios
   end
 
   def make_piece(_studio, director, lines: LINES, title: "Winter Piece", show_date: "2027-03-20")
-    App::Piece::Actions::Create.new(director, { "title" => title, "show_date" => show_date, "bpm" => "120", "structure" => lines }).run
+    App::Piece::Actions::Create.new(
+      director,
+      { "title" => title, "show_date" => show_date, "bpm" => "120", "structure" => lines }
+    ).run
   end
 
   def make_cast(piece, names = %w[Ada Bram Cleo], group: "All")
-    App::People::Actions::ImportRoster.new(piece.studio, names.map { |name| "#{name} Test,#{group}" }.join("\n"), piece.id.to_s).run
+    App::People::Actions::ImportRoster.new(
+      piece.studio,
+      names.map { |name| "#{name} Test,#{group}" }.join("\n"),
+      piece.id.to_s
+    ).run
     piece.reload.people.order(:name).to_a
   end
 
-  def make_season(studio, rooms: [["Hall", 40]], first: "2027-02-02", last: "2027-03-16", from: "18:00", to: "20:00", days: ["2"])
+  def make_season(studio, rooms: [["Hall", 40]], first: "2027-02-02", last: "2027-03-16", from: "18:00", to: "20:00",
+                  days: ["2"])
     made = rooms.map { |name, capacity| studio.rooms.create!(name:, capacity:) }
-    App::Rehearsals::Actions::Add.new(studio, { "start" => from, "end" => to, "days" => days, "first" => first, "last" => last, "rooms" => made.map { |r| r.id.to_s } }).run
+    App::Rehearsals::Actions::Add.new(
+      studio,
+      {
+        "start" => from,
+        "end" => to,
+        "days" => days,
+        "first" => first,
+        "last" => last,
+        "rooms" => made.map { |r| r.id.to_s }
+      }
+    ).run
   end
 end

@@ -17,7 +17,9 @@ module Visits
   end
 
   def send_json(path, data)
-    post path, data.to_json, { "CONTENT_TYPE" => "application/json", "HTTP_ACCEPT" => "application/json", "HTTP_X_CSRF_TOKEN" => token }
+    post path,
+         data.to_json,
+         { "CONTENT_TYPE" => "application/json", "HTTP_ACCEPT" => "application/json", "HTTP_X_CSRF_TOKEN" => token }
   end
 
   def token

@@ -1,11 +1,19 @@
 # frozen_string_literal: true
 
-# A case of spec/corpus/seasons.json: its problem as a plan-problem-1 object, and what an answer says to what is expected.
+# A case of spec/corpus/seasons.json: its problem as a plan-problem-1 object, and what an answer says to what is
+# expected.
 class WorkedSeason
   # id => [date, start, end, rooms].
-  EVENINGS = { "mon" => ["2027-01-04", "18:00", "19:00", %w[hall]], "thu" => ["2027-01-07", "18:00", "19:00", %w[hall]], "fri" => ["2027-01-09", "18:00", "19:00", %w[hall]],
-               "long" => ["2027-01-08", "18:00", "20:00", %w[hall]], "two" => ["2027-01-10", "18:00", "19:00", %w[loft hall]],
-               "short" => ["2027-01-11", "18:00", "18:20", %w[hall]], "short2" => ["2027-01-12", "18:00", "18:20", %w[hall]], "short3" => ["2027-01-13", "18:00", "18:20", %w[hall]] }.freeze
+  EVENINGS = {
+    "mon" => ["2027-01-04", "18:00", "19:00", %w[hall]],
+    "thu" => ["2027-01-07", "18:00", "19:00", %w[hall]],
+    "fri" => ["2027-01-09", "18:00", "19:00", %w[hall]],
+    "long" => ["2027-01-08", "18:00", "20:00", %w[hall]],
+    "two" => ["2027-01-10", "18:00", "19:00", %w[loft hall]],
+    "short" => ["2027-01-11", "18:00", "18:20", %w[hall]],
+    "short2" => ["2027-01-12", "18:00", "18:20", %w[hall]],
+    "short3" => ["2027-01-13", "18:00", "18:20", %w[hall]]
+  }.freeze
   PARTS = { "parts" => "minutes", "starts" => "start", "windows" => "window", "rooms" => "room" }.freeze
 
   attr_reader :name
@@ -20,12 +28,20 @@ class WorkedSeason
   end
 
   def problem
-    people = %w[dancers choreographers].to_h { |role| [role, @given["tasks"].flat_map { |task| task.fetch(role, []) }.uniq] }
-    { "format" => "plan-problem-1", **people, **@given.except("capacity"), "windows" => @given["windows"].sort_by { |id| EVENINGS[id].first }.map { |id| window(id) } }
+    people =
+      %w[dancers choreographers].to_h { |role| [role, @given["tasks"].flat_map { |task| task.fetch(role, []) }.uniq] }
+    {
+      "format" => "plan-problem-1",
+      **people,
+      **@given.except("capacity"),
+      "windows" => @given["windows"].sort_by { |id| EVENINGS[id].first }.map { |id| window(id) }
+    }
   end
 
   # What may come out: as it is written, or with two tasks in each other's place where that is as good.
-  def ways = @either ? [@expected, JSON.parse(@expected.to_json.gsub(/"[ab]"/, '"a"' => '"b"', '"b"' => '"a"'))] : [@expected]
+  def ways
+    @either ? [@expected, JSON.parse(@expected.to_json.gsub(/"[ab]"/, '"a"' => '"b"', '"b"' => '"a"'))] : [@expected]
+  end
 
   # The answer's words for each thing that is expected.
   def said(answer)
@@ -37,7 +53,13 @@ class WorkedSeason
 
   def window(id)
     date, from, to, rooms = EVENINGS.fetch(id)
-    { "id" => id, "date" => date, "start" => from, "end" => to, "rooms" => rooms.map { |room| { "id" => room, "capacity" => room == "loft" ? 2 : @given.fetch("capacity", 9) } } }
+    {
+      "id" => id,
+      "date" => date,
+      "start" => from,
+      "end" => to,
+      "rooms" => rooms.map { |room| { "id" => room, "capacity" => room == "loft" ? 2 : @given.fetch("capacity", 9) } }
+    }
   end
 
   def word(answer, plan, key, wanted)

@@ -17,7 +17,12 @@ RSpec.describe "the build in the browser", :browser do
     find(".notice", text: "The plan is made")
   end
 
-  def last_run = piece.reload.latest_plan.slots.includes(:rehearsal).select { |slot| slot.kind == "run" }.max_by { |slot| slot.rehearsal.date }
+  def last_run
+    piece.reload.latest_plan.slots.includes(:rehearsal)
+      .select { |slot| slot.kind == "run" }
+      .max_by { |slot| slot.rehearsal.date }
+  end
+
   def mark(slot) = find("[data-slot='#{slot.id}']")
 
   it "moves a slot by keys with the verdict at once, pins it, and moves it by dragging" do
@@ -27,7 +32,9 @@ RSpec.describe "the build in the browser", :browser do
     expect(page).to have_css("[data-slot='#{run.id}'][data-in='#{dates[dates.index(run.rehearsal_id) + 1]}']")
     first = piece.latest_plan.slots.select(&:work?).min_by { |slot| [slot.rehearsal.date, slot.start_minute] }
     mark(first).send_keys(:right)
-    expect(page).to have_text("That would break something.").or have_css("[data-slot='#{first.id}'][data-in='#{dates[1]}']")
+    expect(page).to have_text("That would break something.").or have_css(
+      "[data-slot='#{first.id}'][data-in='#{dates[1]}']"
+    )
     mark(run).send_keys("p")
     expect(page).to have_text("Pinned: it stays here when you plan again.")
     mark(run).send_keys(:left)
@@ -64,7 +71,9 @@ RSpec.describe "the build in the browser", :browser do
     within(".notice") { click_link "See what to do" }
     expect(page).to have_css("li", text: "The rehearsal on Tue 2 Feb was cancelled.").and have_text("cancelled calls")
     within(first("section", text: "Keep what stands")) { click_button "Take this one" }
-    expect(page).to have_text("This plan is a draft; calls still follow the one before.").and have_no_text("See what to do")
+    expect(page).to have_text("This plan is a draft; calls still follow the one before.").and have_no_text(
+      "See what to do"
+    )
     click_button "Tell everybody"
     expect(page).to have_text(/\d people's changed/)
     visit "/calls"

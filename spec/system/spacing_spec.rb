@@ -16,7 +16,10 @@ RSpec.describe "joins and the floor in the browser", :browser do
   end
 
   def spot(name) = find(".spot[aria-label*='#{name}']")
-  def where(dancer) = Records::Spot.find_by(person_id: dancer.id)&.then { |row| [row.x.to_f, row.y.to_f, row.facing, row.pinned] }
+
+  def where(dancer)
+    Records::Spot.find_by(person_id: dancer.id)&.then { |row| [row.x.to_f, row.y.to_f, row.facing, row.pinned] }
+  end
 
   it "finds a clash from Home in two clicks, looks at a mend, does it, and takes it back" do
     visit "/"
@@ -25,7 +28,10 @@ RSpec.describe "joins and the floor in the browser", :browser do
     click_link "End Opening Walk with a weight change on 8"
     expect(page).to have_text("1 step L 8 step R & close L")
     click_button "Do it"
-    expect(page).to have_text("Done: End Opening Walk with a weight change on 8.").and have_css("h1", text: "Opening Walk into Spiral")
+    expect(page).to have_text("Done: End Opening Walk with a weight change on 8.").and have_css(
+      "h1",
+            text: "Opening Walk into Spiral"
+    )
     expect(page).to have_no_css(".states .seam-clash")
     click_button "Undo"
     expect(page).to have_text("Back to version")

@@ -36,9 +36,12 @@ RSpec.describe "the whole way", :browser do
   def take_in_roster
     click_link "Cast and groups"
     click_link "roster", match: :first
-    fill_in "Paste the list", with: "Name;Group;Leader\nAda Reed;Gulls;yes\nBram Moss;Gulls\n;Terns\nCleo Pike;Terns\nAda Reed;Terns"
+    fill_in "Paste the list",
+            with: "Name;Group;Leader\nAda Reed;Gulls;yes\nBram Moss;Gulls\n;Terns\nCleo Pike;Terns\nAda Reed;Terns"
     click_button "Look at it first"
-    expect(page).to have_text("3 dancers understood").and have_text("Line 4: no name").and have_text("Line 6: Ada Reed stands here a second time")
+    expect(page).to have_text("3 dancers understood").and have_text("Line 4: no name").and have_text(
+      "Line 6: Ada Reed stands here a second time"
+    )
     click_button "Take in 3 dancers"
     expect(page).to have_text("3 dancers taken in.")
   end
@@ -91,7 +94,9 @@ RSpec.describe "the whole way", :browser do
     plan_and_tell
     click_link "Calls"
     click_link "Tue 2 Feb"
-    expect(page).to have_css("tr", text: /18:00 – 18:15\s+Warm-up/).and have_text("Learn Ebb").and have_text("Ada Reed, Bram Moss, Cleo Pike")
+    expect(page).to have_css("tr", text: /18:00 – 18:15\s+Warm-up/).and have_text("Learn Ebb").and have_text(
+      "Ada Reed, Bram Moss, Cleo Pike"
+    )
     click_link "Print A4"
     expect(page).to have_css("main.paper", text: "Learn Ebb")
     ada = Records::Person.find_by!(name: "Ada Reed")
@@ -112,10 +117,19 @@ RSpec.describe "the whole way", :browser do
     lines.send_keys(%i[control end], :enter, "Coda, 2 eights, Odalys")
     click_button "Save the order"
     expect(page).to have_text("Somebody else changed this piece while you were typing")
-    expect(page).to have_css(".diff .yours", text: "Coda").and have_css(".diff .yours", text: "Spiral, again, with changes in 2")
+    expect(page).to have_css(".diff .yours", text: "Coda").and have_css(
+      ".diff .yours",
+            text: "Spiral, again, with changes in 2"
+    )
     expect(find_field("The piece, a line for each link").value).to include("Coda, 2 eights")
     click_button "Save the order"
     expect(page).to have_text("The order is saved.")
-    expect(piece.links.reload.map { |l| l.section.name }).to eq ["Opening Walk", "Spiral", "Opening Walk", "Spiral", "Coda"]
+    expect(piece.links.reload.map { |l| l.section.name }).to eq [
+      "Opening Walk",
+      "Spiral",
+      "Opening Walk",
+      "Spiral",
+      "Coda"
+    ]
   end
 end

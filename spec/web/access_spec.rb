@@ -8,7 +8,11 @@ RSpec.describe "who may use which route", :web do
   include RouteWorld
 
   let(:studio) { make_studio }
-  let(:members) { %w[director choreographer assistant].to_h { |role| [role, make_member(studio, role, person: (teacher if role == "choreographer"))] } }
+  let(:members) do
+    %w[director choreographer assistant].to_h do |role|
+      [role, make_member(studio, role, person: (teacher if role == "choreographer"))]
+    end
+  end
   let!(:teacher) { studio.people.create!(name: "Odalys", teaches: true, dances: false, tape: 1) }
   let(:stranger) { make_member(make_studio, "director", name: "Stranger") }
   let!(:piece) { make_piece(studio, make_member(studio, "director", name: "Maker")) }
@@ -16,7 +20,20 @@ RSpec.describe "who may use which route", :web do
 
   def try(rule, path)
     Records::Base.transaction(requires_new: true) do
-      rule.verb == :get ? get(path) : send_form(path, { "section" => piece.sections.first.id, "way" => "repair", "change" => "passes", "passes" => "fewer", "rehearsal" => studio.rehearsals.last.id })
+      if rule.verb == :get
+        get(path)
+      else
+        send_form(
+          path,
+          {
+            "section" => piece.sections.first.id,
+            "way" => "repair",
+            "change" => "passes",
+            "passes" => "fewer",
+            "rehearsal" => studio.rehearsals.last.id
+          }
+        )
+      end
       raise ActiveRecord::Rollback
     end
     last_response.status
@@ -24,10 +41,18 @@ RSpec.describe "who may use which route", :web do
 
   def allowed?(rule, role) = rule.roles.intersect?([:anyone, :account, :member, role.to_sym])
   def let_in?(code, path) = [200, 302, 303, 400, 409, 422].include?(code) || (path.end_with?(".eml") && code == 404)
-  def rules = App::Web::Access::RULES.reject { |rule| rule.roles == [:anyone] || rule.path.include?("sign-out") || rule.path == "/leave" }
+
+  def rules
+    App::Web::Access::RULES.reject do |rule|
+      rule.roles == [:anyone] || rule.path.include?("sign-out") || rule.path == "/leave"
+    end
+  end
 
   # A choreographer may open the form of every section but save only their own.
-  def own_only?(rule, role) = role == "choreographer" && rule.verb == :post && (rule.path.include?("/sections/") || rule.path.end_with?("/changes", "/mend") || rule.path.include?("/formation"))
+  def own_only?(rule, role)
+    role == "choreographer" && rule.verb == :post &&
+      (rule.path.include?("/sections/") || rule.path.end_with?("/changes", "/mend") || rule.path.include?("/formation"))
+  end
 
   it "is kept to, route by route, for every role" do
     wrong = members.flat_map do |role, member|
@@ -46,7 +71,9 @@ RSpec.describe "who may use which route", :web do
     wrong = rules.reject { |rule| rule.roles == [:bearer] }.filter_map do |rule|
       clear_cookies
       try(rule, concrete(rule))
-      "#{rule.verb} #{rule.path}: #{last_response.status}" unless last_response.headers["location"].to_s.end_with?("/sign-in")
+      unless last_response.headers["location"].to_s.end_with?("/sign-in")
+        "#{rule.verb} #{rule.path}: #{last_response.status}"
+      end
     end
     expect(wrong).to be_empty
     get "/my/#{ids['token']}x"

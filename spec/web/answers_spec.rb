@@ -49,9 +49,15 @@ RSpec.describe "answers", :web do
       post "/sign-in", "x" * 2_200_000, { "CONTENT_TYPE" => "application/x-www-form-urlencoded" }
       expect([last_response.status, body]).to match([413, /more than 2 MB/])
       sign_in director
-      %w[/pieces/0 /pieces/99999999999999999999999 /people/-1 /pieces/1%27].each { |path| expect([path, get(path).status]).to eq [path, 404] }
+      %w[/pieces/0 /pieces/99999999999999999999999 /people/-1 /pieces/1%27].each do |path|
+        expect([path, get(path).status]).to eq [path, 404]
+      end
       get "/"
-      expect(last_response.headers).to include("content-security-policy" => /script-src 'self'/, "x-frame-options" => "DENY", "cache-control" => "no-store")
+      expect(last_response.headers).to include(
+        "content-security-policy" => /script-src 'self'/,
+        "x-frame-options" => "DENY",
+        "cache-control" => "no-store"
+      )
     end
 
     it "keeps the last director, and gives no demo doors in production" do
@@ -75,9 +81,24 @@ RSpec.describe "answers", :web do
     end
 
     it "says what is wrong with a new piece and keeps all that was typed" do
-      send_form "/pieces", { "title" => "x" * 200, "show_date" => "31 Feb", "length" => "long", "bpm" => "9000", "structure" => "Smoke, 3 eights\nSmok again" }
+      send_form "/pieces",
+                {
+                  "title" => "x" * 200,
+                  "show_date" => "31 Feb",
+                  "length" => "long",
+                  "bpm" => "9000",
+                  "structure" => "Smoke, 3 eights\nSmok again"
+                }
       expect(last_response.status).to eq 422
-      expect(body).to include("A title of 1 to 80 letters", "A date like 2027-03-06", "A length like 4:28", "Beats a minute, from 20 to 400", "Did you mean Smoke?", "Smok again", "x" * 200)
+      expect(body).to include(
+        "A title of 1 to 80 letters",
+        "A date like 2027-03-06",
+        "A length like 4:28",
+        "Beats a minute, from 20 to 400",
+        "Did you mean Smoke?",
+        "Smok again",
+        "x" * 200
+      )
     end
 
     it "adds no rehearsals from odd dates and times, and none twice" do
@@ -92,7 +113,8 @@ RSpec.describe "answers", :web do
     end
 
     it "names lines of music that cannot be read, and changes nothing" do
-      send_form "/pieces/#{piece.id}/music", { "title" => "Winter Piece", "tempo" => "112\nfrom nine: 3", "form" => "verse\nchorus 16" }
+      send_form "/pieces/#{piece.id}/music",
+                { "title" => "Winter Piece", "tempo" => "112\nfrom nine: 3", "form" => "verse\nchorus 16" }
       expect([last_response.status, body]).to match([422, /Line 2 \(“from nine: 3”\).*Line 1 \(“verse”\)/m])
       expect(piece.track.reload.tempo).to eq [[1, 120.0]]
     end
@@ -102,20 +124,35 @@ RSpec.describe "answers", :web do
       undo = go("/pieces/#{piece.id}")[%r{action="(/pieces/\d+/revisions/1/restore)"}, 1]
       expect(piece.links.count).to eq 3
       send_form undo, {}
-      expect(piece.links.reload.map { |l| [l.section.name, l.mirrored, l.changes_made.keys] })
-        .to eq [["Opening Walk", false, []], ["Spiral", false, []], ["Opening Walk", true, []], ["Spiral", false, ["replace"]]]
+      expect(piece.links.reload.map { |l| [l.section.name, l.mirrored, l.changes_made.keys] }).to eq [
+        ["Opening Walk", false, []],
+        ["Spiral", false, []],
+        ["Opening Walk", true, []],
+        ["Spiral", false, ["replace"]]
+      ]
     end
 
     it "keeps what is written on an eight when the lines would shorten its section" do
       piece.sections.first.eights.find_by(position: 4).update!(text: "1 step R")
-      send_form "/pieces/#{piece.id}/structure", { "structure" => Studios::LINES.sub("4 eights", "3 eights"), "lock_version" => piece.reload.lock_version }
+      send_form "/pieces/#{piece.id}/structure",
+                {
+                  "structure" => Studios::LINES.sub("4 eights", "3 eights"),
+                  "lock_version" => piece.reload.lock_version
+                }
       expect([last_response.status, body]).to match([422, /Opening Walk (was|has)/])
       expect(piece.sections.first.eights.count).to eq 4
     end
 
     it "shows both versions when two people change a section" do
       section = piece.sections.first
-      form = { "name" => section.name, "length" => "4 eights", "method_preset" => "drill", "fidelity" => "set", "difficulty" => "1", "lock_version" => section.lock_version }
+      form = {
+        "name" => section.name,
+        "length" => "4 eights",
+        "method_preset" => "drill",
+        "fidelity" => "set",
+        "difficulty" => "1",
+        "lock_version" => section.lock_version
+      }
       send_form "/pieces/#{piece.id}/sections/#{section.id}", form.merge("note" => "first")
       send_form "/pieces/#{piece.id}/sections/#{section.id}", form.merge("note" => "second")
       expect([last_response.status, body]).to match([409, /first.*second/m])
@@ -129,7 +166,9 @@ RSpec.describe "answers", :web do
 
     before { sign_in director }
 
-    def tick(rung, **more) = send_json("/pieces/#{piece.id}/ticks", { cells: dancers.map { |d| "#{d.id}:#{item}" }, rung:, **more })
+    def tick(rung, **more)
+      send_json("/pieces/#{piece.id}/ticks", { cells: dancers.map { |d| "#{d.id}:#{item}" }, rung:, **more })
+    end
 
     it "adds a range at once, the same sending only once, and takes one back by another entry" do
       2.times { tick(3, client: "tablet-1") }
@@ -151,7 +190,10 @@ RSpec.describe "answers", :web do
       tick(2)
       line = piece.ledger_entries.first
       [-> { line.update_columns(rung: 5) }, -> { line.delete }].each do |change|
-        expect { Records::Base.transaction(requires_new: true) { change.call } }.to raise_error(ActiveRecord::StatementInvalid, /append-only/)
+        expect { Records::Base.transaction(requires_new: true) { change.call } }.to raise_error(
+          ActiveRecord::StatementInvalid,
+          /append-only/
+        )
       end
     end
 
@@ -163,9 +205,16 @@ RSpec.describe "answers", :web do
     end
 
     def random_entry(random)
-      return send_json("/pieces/#{piece.id}/ticks/#{piece.ledger_entries.ids.sample(random:)}/undo", {}) if piece.ledger_entries.any? && random.rand < 0.3
+      if piece.ledger_entries.any? && random.rand < 0.3
+        return send_json("/pieces/#{piece.id}/ticks/#{piece.ledger_entries.ids.sample(random:)}/undo", {})
+      end
 
-      send_json "/pieces/#{piece.id}/ticks", { cells: ["#{dancers.sample(random:).id}:#{item}"], rung: random.rand(1..5), kind: %w[danced taught signed_off].sample(random:) }
+      send_json "/pieces/#{piece.id}/ticks",
+                {
+                  cells: ["#{dancers.sample(random:).id}:#{item}"],
+                  rung: random.rand(1..5),
+                  kind: %w[danced taught signed_off].sample(random:)
+                }
     end
   end
 
@@ -176,7 +225,9 @@ RSpec.describe "answers", :web do
       make_season(studio, last: "2027-04-13")
       pieces = [piece, make_piece(studio, director, title: "Other Piece")]
       pieces.each { |each| make_cast(each) }
-      pieces.each { |each| App::Planning::Actions::Publish.new(App::Planning::Actions::Make.new(each, director.account, now).run, NOW).run }
+      pieces.each do |each|
+        App::Planning::Actions::Publish.new(App::Planning::Actions::Make.new(each, director.account, now).run, NOW).run
+      end
       slots = studio.slots.includes(:slot_people).select(&:work?)
       expect(slots.map { |slot| slot.plan.piece_id }.uniq.size).to eq 2
       clashes = slots.combination(2).select do |a, b|
@@ -192,7 +243,10 @@ RSpec.describe "answers", :web do
       ada.absences.create!(studio:, from_date: "2027-02-02", to_date: "2027-02-02")
       plan = App::Planning::Actions::Make.new(piece, director.account, now).run
       expect(plan.result["reasons"].first).to match(/short/)
-      expect(plan.slots.select(&:work?).select { |s| s.rehearsal.date == Date.new(2027, 2, 2) && s.slot_people.map(&:person_id).include?(ada.id) }).to be_empty
+      expect(
+        plan.slots.select(&:work?)
+          .select { |s| s.rehearsal.date == Date.new(2027, 2, 2) && s.slot_people.map(&:person_id).include?(ada.id) }
+      ).to be_empty
       sign_in director
       rehearsal = studio.rehearsals.last
       expect(go("/rehearsals/#{rehearsal.id}/call-sheet")).to include "Nothing has been told"
@@ -202,15 +256,28 @@ RSpec.describe "answers", :web do
   end
 
   it "delivers the outbox as files, once" do
-    mail = App::Shared::Post.new(studio).send_out(to: "a@example.org", template: "invitation", studio: "S", role: "assistant", link: "x")
+    mail =
+      App::Shared::Post.new(studio).send_out(
+        to: "a@example.org",
+        template: "invitation",
+        studio: "S",
+        role: "assistant",
+        link: "x"
+      )
     2.times { App::Jobs::Deliver.run(mail.id) }
-    expect(File.read(File.join(Settings.files_dir, "outbox", "#{mail.id}.eml"))).to include("To: a@example.org", "Subject: S invites you")
+    expect(File.read(File.join(Settings.files_dir, "outbox", "#{mail.id}.eml"))).to include(
+      "To: a@example.org",
+      "Subject: S invites you"
+    )
     expect(mail.reload.delivered_at).to eq NOW
   end
 
   it "tells a watcher what is not ready" do
     get "/ready"
-    expect([last_response.status, JSON.parse(body)]).to eq [503, { "database" => true, "migrations" => true, "worker" => false }]
+    expect([last_response.status, JSON.parse(body)]).to eq [
+      503,
+      { "database" => true, "migrations" => true, "worker" => false }
+    ]
     Records::Heartbeat.beat("worker", NOW)
     expect(get("/ready").status).to eq 200
   end

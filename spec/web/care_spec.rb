@@ -21,7 +21,11 @@ RSpec.describe "care in the plan", :web do
   def latest = piece.reload.latest_plan
   def problem = season.problem([task("t", "learn", 30, dancers: dancers.map(&:id))])
   def id(person) = "p#{person.id}"
-  def slots(kind, plan = latest) = plan.slots.includes(:rehearsal, :slot_people).where(kind:).sort_by { |slot| [slot.rehearsal.date, slot.start_minute] }
+
+  def slots(kind, plan = latest)
+    plan.slots.includes(:rehearsal, :slot_people).where(kind:)
+      .sort_by { |slot| [slot.rehearsal.date, slot.start_minute] }
+  end
 
   def told_plan
     send_form plan_path, {}
@@ -31,28 +35,57 @@ RSpec.describe "care in the plan", :web do
 
   # A slot of a told plan, put where a spec needs it.
   def put(plan, rehearsal, kind, time, people, **more)
-    made = plan.slots.create!(studio:, rehearsal:, kind:, task_key: kind, title: kind.capitalize, start_minute: time.begin, minutes: time.size - 1, **more)
+    made =
+      plan.slots.create!(
+        studio:,
+        rehearsal:,
+        kind:,
+        task_key: kind,
+        title: kind.capitalize,
+        start_minute: time.begin,
+        minutes: time.size - 1,
+        **more
+      )
     people.each { |person, role| made.slot_people.create!(studio:, person:, role: role || "dancer") }
     made
   end
 
   def clashes(plan)
-    busy = plan.slots.includes(:slot_people).flat_map { |slot| slot.slot_people.map { |called| [[slot.rehearsal_id, called.person_id], slot.start_minute...slot.end_minute] } }
-    busy.group_by(&:first).values.select { |own| own.map(&:last).combination(2).any? { |a, b| a.begin < b.end && b.begin < a.end } }
+    busy =
+      plan.slots.includes(:slot_people)
+        .flat_map do |slot|
+          slot.slot_people.map { |called| [[slot.rehearsal_id, called.person_id], slot.start_minute...slot.end_minute] }
+        end
+    busy.group_by(&:first).values
+      .select { |own| own.map(&:last).combination(2).any? { |a, b| a.begin < b.end && b.begin < a.end } }
   end
 
   describe "recap and music" do
     it "open and end a rehearsal with what was new, right after the warm-up, and stand on the call sheet" do
       plan = told_plan
-      music, recap = slots("to_music").first, slots("recap").first
+      music = slots("to_music").first
+      recap = slots("recap").first
       lesson = slots(%w[learn]).first
-      expect([music.title, music.rehearsal, music.slot_people.size]).to eq ["To music: Opening Walk and the opening", lesson.rehearsal, 4]
+      expect([music.title, music.rehearsal, music.slot_people.size]).to eq [
+        "To music: Opening Walk and the opening",
+        lesson.rehearsal,
+        4
+      ]
       expect(music.start_minute).to be >= lesson.end_minute
-      expect([recap.title, recap.rehearsal.date > music.rehearsal.date]).to eq ["Recap: Opening Walk and the opening", true]
+      expect([recap.title, recap.rehearsal.date > music.rehearsal.date]).to eq [
+        "Recap: Opening Walk and the opening",
+        true
+      ]
       warm_up = slots("warm_up").find { |slot| slot.rehearsal_id == recap.rehearsal_id }
       work = plan.slots.select { |slot| slot.work? && slot.rehearsal_id == recap.rehearsal_id }
-      expect([warm_up.end_minute, recap.end_minute <= work.map(&:start_minute).min, clashes(plan)]).to eq [recap.start_minute, true, []]
-      expect(text("/rehearsals/#{recap.rehearsal_id}/call-sheet")).to include("#{Formats::Times.clock(recap.start_minute)} – #{Formats::Times.clock(recap.end_minute)} Recap: Opening Walk and the opening")
+      expect([warm_up.end_minute, recap.end_minute <= work.map(&:start_minute).min, clashes(plan)]).to eq [
+        recap.start_minute,
+        true,
+        []
+      ]
+      expect(text("/rehearsals/#{recap.rehearsal_id}/call-sheet")).to include(
+        "#{Formats::Times.clock(recap.start_minute)} – #{Formats::Times.clock(recap.end_minute)} Recap: Opening Walk and the opening"
+      )
     end
 
     it "go along when a slot is moved to another day" do
@@ -64,7 +97,9 @@ RSpec.describe "care in the plan", :web do
       target = dates.find { |day| day.date > opening.rehearsal.date }
       expect(post_move(opening, target)).to be true
       plan = latest
-      expect([plan.published?, clashes(plan), plan.slots.where(task_key: opening.task_key).pluck(:rehearsal_id)]).to eq [false, [], [target.id]]
+      expect(
+        [plan.published?, clashes(plan), plan.slots.where(task_key: opening.task_key).pluck(:rehearsal_id)]
+      ).to eq [false, [], [target.id]]
       expect(fresh_without_music(plan)).to eq []
     end
 
@@ -74,7 +109,9 @@ RSpec.describe "care in the plan", :web do
       plan.slots.group_by(&:rehearsal_id).values.flat_map do |here|
         music = here.select { |slot| slot.kind == "to_music" }.map(&:title).join
         fresh = here.select { |slot| %w[learn join difference].include?(slot.kind) }
-        fresh.reject { |slot| music.include?(material(slot, links)) || here.any? { |each| held?(slot, each) } }.map(&:title)
+        fresh
+          .reject { |slot| music.include?(material(slot, links)) || here.any? { |each| held?(slot, each) } }
+          .map(&:title)
       end
     end
 
@@ -84,7 +121,10 @@ RSpec.describe "care in the plan", :web do
       [slot.from_link, slot.to_link].uniq.map { |at| links[at - 1].name }.join(" into ")
     end
 
-    def held?(slot, later) = %w[chain run].include?(later.kind) && later.start_minute >= slot.end_minute && later.from_link <= slot.from_link && later.to_link >= slot.to_link
+    def held?(slot, later)
+      %w[chain run].include?(later.kind) && later.start_minute >= slot.end_minute &&
+        later.from_link <= slot.from_link && later.to_link >= slot.to_link
+    end
 
     def post_move(slot, rehearsal)
       send_json "/pieces/#{piece.id}/slots/#{slot.id}/move", { rehearsal: rehearsal.id }
@@ -94,25 +134,50 @@ RSpec.describe "care in the plan", :web do
     it "recap what the last rehearsal behind us taught, for those who were there" do
       plan = piece.plans.create!(studio:, number: 1, published_at: NOW)
       past = studio.rehearsals.create!(date: "2027-01-26", start_minute: 1080, end_minute: 1200)
-      put(plan, past, "learn", 1095..1125, dancers.zip, section_ids: [piece.sections.first.id], from_link: 1, to_link: 1)
+      put(
+        plan,
+        past,
+        "learn",
+        1095..1125,
+        dancers.zip,
+        section_ids: [piece.sections.first.id],
+        from_link: 1,
+        to_link: 1
+      )
       past.rehearsal_rooms.create!(studio:, room: studio.rooms.first)
       past.attendances.create!(studio:, person: dancers.last, present: false, by_name: "x")
-      expect(problem.lately.map { |each| [each.id, each.dancers, each.links] }).to eq [["learn", dancers.first(2).map { |dancer| id(dancer) }, [1]]]
+      expect(problem.lately.map { |each| [each.id, each.dancers, each.links] }).to eq [
+        ["learn", dancers.first(2).map { |dancer| id(dancer) }, [1]]
+      ]
       send_form plan_path, {}
       first = slots("recap").first
-      expect([first.title, first.slot_people.map(&:person_id).sort]).to eq ["Recap: Opening Walk", dancers.first(2).map(&:id).sort]
+      expect([first.title, first.slot_people.map(&:person_id).sort]).to eq [
+        "Recap: Opening Walk",
+        dancers.first(2).map(&:id).sort
+      ]
     end
 
     it "are left out where the studio wants none, and said where there is no time" do
-      figures = { "name" => studio.name, "time_zone" => studio.time_zone, **%w[warm_up cool_down max_continuous rest daily_minutes new_eights].to_h { |name| [name, studio.setting(name).to_s] } }
+      figures = {
+        "name" => studio.name,
+        "time_zone" => studio.time_zone,
+        **%w[warm_up cool_down max_continuous rest daily_minutes new_eights].to_h do |name|
+          [name, studio.setting(name).to_s]
+        end
+      }
       send_form "/settings", figures.merge("recap" => "7")
       expect(last_response.body).to include "a whole number of minutes from 0 to 20, in steps of five"
       send_form "/settings", figures.merge("recap" => "0", "to_music" => "0", "re_warm" => "10")
       expect([studio.reload.setting("recap"), studio.setting("re_warm")]).to eq [0, 10]
       told_plan
       expect(slots(%w[recap to_music])).to be_empty
-      latest.update!(result: latest.result.merge("without" => [%w[recap 2027-02-09], %w[recap 2027-02-16], %w[to_music 2027-02-09]]))
-      expect(text(plan_path)).to include("2 rehearsals have no time for a recap: Tue 9 Feb, Tue 16 Feb.", "One rehearsal has no time to dance the new material to music: Tue 9 Feb.")
+      latest.update!(
+        result: latest.result.merge("without" => [%w[recap 2027-02-09], %w[recap 2027-02-16], %w[to_music 2027-02-09]])
+      )
+      expect(text(plan_path)).to include(
+        "2 rehearsals have no time for a recap: Tue 9 Feb, Tue 16 Feb.",
+        "One rehearsal has no time to dance the new material to music: Tue 9 Feb."
+      )
     end
   end
 
@@ -127,7 +192,9 @@ RSpec.describe "care in the plan", :web do
       put(plan, rehearsal, "run", 1140..1160, dancers.zip, room: hall)
       App::Planning::Actions::WarmUps.new(plan, season).redo([rehearsal.id])
       again = slots("re_warm", plan)
-      expect(again.map { |slot| [slot.start_minute, slot.minutes, slot.room, slot.slot_people.map(&:person_id)] }).to eq [[1135, 5, hall, [dancers[0].id]]]
+      expect(
+        again.map { |slot| [slot.start_minute, slot.minutes, slot.room, slot.slot_people.map(&:person_id)] }
+      ).to eq [[1135, 5, hall, [dancers[0].id]]]
       expect(text("/rehearsals/#{rehearsal.id}/call-sheet")).to include("18:55 – 19:00 Warm up again Ada Test")
       App::Planning::Actions::WarmUps.new(plan, season).redo([rehearsal.id])
       expect([slots("re_warm", plan).size, slots("warm_up", plan).size]).to eq [1, 1]
@@ -150,11 +217,21 @@ RSpec.describe "care in the plan", :web do
   it "gives whoever comes late their warm-up, and whoever leaves early their cool-down" do
     ada, bram, cleo = dancers
     teacher = studio.people.find_by!(name: "Mirela")
-    { ada => [nil, 1110], bram => [1110, 1140], cleo => [1170, nil], teacher => [nil, 1110] }.each do |person, (from_minute, to_minute)|
+    {
+      ada => [nil, 1110],
+      bram => [1110, 1140],
+      cleo => [1170, nil],
+      teacher => [nil, 1110]
+    }.each do |person, (from_minute, to_minute)|
       person.absences.create!(studio:, from_date: "2027-02-02", to_date: "2027-02-02", from_minute:, to_minute:)
     end
     away = problem.unavailable.to_h { |entry| [entry[:who], entry.values_at(:from, :to)] }
-    expect(away).to eq(id(ada) => [0, 1125], id(bram) => [1110, 1145], id(cleo) => [1165, 1440], id(teacher) => [nil, 1110])
+    expect(away).to eq(
+      id(ada) => [0, 1125],
+      id(bram) => [1110, 1145],
+      id(cleo) => [1165, 1440],
+      id(teacher) => [nil, 1110]
+    )
   end
 
   it "counts warm-up and cool-down towards a minor's day, and lets nobody talk them out of their hours" do
@@ -167,13 +244,23 @@ RSpec.describe "care in the plan", :web do
 
   it "dances again what would be rusty before the plan comes back to it, or says that it will be" do
     walk = piece.sections.first
-    App::Learning::Actions::RecordTicks.new(piece, director.account, { "cells" => dancers.map { |dancer| "#{dancer.id}:s#{walk.id}" }, "rung" => 3 }, Date.new(2027, 2, 1)).run
+    App::Learning::Actions::RecordTicks.new(
+      piece,
+      director.account,
+      { "cells" => dancers.map { |dancer| "#{dancer.id}:s#{walk.id}" }, "rung" => 3 },
+      Date.new(2027, 2, 1)
+    ).run
     long = piece.sections.last
     long.update!(minutes: 400)
     piece.touch
     send_form plan_path, {}
     review = slots("review").first
-    expect([review.title, review.task_key, review.rehearsal.date.iso8601, clashes(latest)]).to eq ["Dance Opening Walk again", "review-s#{walk.id}-w#{review.rehearsal_id}", "2027-02-09", []]
+    expect([review.title, review.task_key, review.rehearsal.date.iso8601, clashes(latest)]).to eq [
+      "Dance Opening Walk again",
+      "review-s#{walk.id}-w#{review.rehearsal_id}",
+      "2027-02-09",
+      []
+    ]
     expect(review.slot_people.map(&:person_id)).to include(*dancers.map(&:id))
     latest.update!(result: latest.result.merge("fading" => [%w[Smoke 2027-02-20 2027-03-02]]))
     expect(text(plan_path)).to include "Smoke would be rusty from Sat 20 Feb; nothing dances it before Tue 2 Mar."
@@ -187,8 +274,12 @@ RSpec.describe "care in the plan", :web do
       walk = piece.sections.first
       path = "/rehearsals/#{lesson.rehearsal_id}/register"
       send_form path, { "here" => dancers.map { |dancer| dancer.id.to_s }, "taught" => { lesson.id.to_s => "9" } }
-      expect([get("/rehearsals/#{lesson.rehearsal_id}/call-sheet").body, walk.teachings.count]).to match([a_string_including("Opening Walk has 4 eights: say how many of them were taught"), 0])
-      2.times { send_form path, { "here" => dancers.map { |dancer| dancer.id.to_s }, "taught" => { lesson.id.to_s => "2" } } }
+      expect([get("/rehearsals/#{lesson.rehearsal_id}/call-sheet").body, walk.teachings.count]).to match(
+        [a_string_including("Opening Walk has 4 eights: say how many of them were taught"), 0]
+      )
+      2.times do
+        send_form path, { "here" => dancers.map { |dancer| dancer.id.to_s }, "taught" => { lesson.id.to_s => "2" } }
+      end
       expect([walk.teachings.pluck(:eights), walk.teachings.first.day.iso8601]).to eq [[2], "2027-02-01"]
       expect(text("/pieces/#{piece.id}/sections/#{walk.id}")).to include("Taught as far as eight 2 of 4, Mon 1 Feb")
       send_form plan_path, {}
@@ -196,7 +287,8 @@ RSpec.describe "care in the plan", :web do
     end
 
     it "cannot be changed afterwards, only said anew" do
-      first = piece.sections.first.teachings.create!(studio:, eights: 3, day: "2027-02-01", by_name: "x", created_at: NOW)
+      first =
+        piece.sections.first.teachings.create!(studio:, eights: 3, day: "2027-02-01", by_name: "x", created_at: NOW)
       piece.sections.first.teachings.create!(studio:, eights: 1, day: "2027-02-02", by_name: "x", created_at: NOW)
       draft = App::Reading::PlanDraft.new(piece.reload, now)
       expect([draft.tasks.find { |each| each.kind == "learn" }.from_eight, first.reload.eights]).to eq [1, 3]
@@ -205,20 +297,37 @@ RSpec.describe "care in the plan", :web do
 
   it "opens a section's minutes, with layers taught one after the other and what is still being made" do
     walk = piece.sections.first
-    form = { "lock_version" => walk.lock_version.to_s, "name" => walk.name, "length" => "4", "fidelity" => "set", "method_preset" => "drill", "difficulty" => "1", "choreographer" => walk.choreographer_id.to_s }
+    form = {
+      "lock_version" => walk.lock_version.to_s,
+      "name" => walk.name,
+      "length" => "4",
+      "fidelity" => "set",
+      "method_preset" => "drill",
+      "difficulty" => "1",
+      "choreographer" => walk.choreographer_id.to_s
+    }
     path = "/pieces/#{piece.id}/sections/#{walk.id}"
     expect(text(path)).to match(/Minutes to teach 15 /)
     send_form path, form.merge("layer_school" => "feet_first", "being_made" => "yes")
     expect([walk.reload.layer_school, walk.being_made]).to eq ["feet_first", true]
-    expect(text(path)).to include("Minutes to teach 30", "feet first, then arms: 1.32 ×", "made with the dancers: 1.5 ×")
-    expect(App::Reading::PlanDraft.new(piece.reload, now).tasks.first.then { |each| [each.kind, each.minutes] }).to eq ["make", 30]
+    expect(text(path)).to include(
+      "Minutes to teach 30",
+      "feet first, then arms: 1.32 ×",
+      "made with the dancers: 1.5 ×"
+    )
+    expect(App::Reading::PlanDraft.new(piece.reload, now).tasks.first.then { |each| [each.kind, each.minutes] }).to eq [
+      "make",
+      30
+    ]
   end
 
   it "goes ahead with the share of dancers the director finds enough" do
     send_form "#{plan_path}/wishes", { "full_runs" => "5", "ready_days" => "7", "cleaning" => "0", "quorum" => "60" }
     expect(piece.reload.setting("quorum")).to eq 0.6
     send_form "#{plan_path}/wishes", { "full_runs" => "5", "ready_days" => "7", "cleaning" => "0", "quorum" => "30" }
-    expect([piece.reload.setting("quorum"), get(plan_path).body]).to match([0.6, a_string_including("50 to 100 % of the dancers")])
+    expect([piece.reload.setting("quorum"), get(plan_path).body]).to match(
+      [0.6, a_string_including("50 to 100 % of the dancers")]
+    )
     dancers.last.absences.create!(studio:, from_date: "2027-02-01", to_date: "2027-03-05")
     expect(App::Reading::PlanDraft.new(piece, now).tasks.find { |each| each.kind == "learn" }.dancers.size).to eq 2
   end

@@ -25,14 +25,21 @@ RSpec.describe "the demo world", :web do
     expect(open_states("Comb into Swarm")).to include(%i[place clash])
     expect(open_states("Waggle Line into New Queen")).to include(%i[facing question])
     expect(named("First Flight into Waggle Line").changed).to eq [:leaving]
-    expect(standings.select { |each| each.state == :agreed }.map { |each| each.join.name }).to eq ["Overwinter into First Flight", "Waggle Line into Comb"]
+    expect(standings.select { |each| each.state == :agreed }.map { |each| each.join.name }).to eq [
+      "Overwinter into First Flight",
+      "Waggle Line into Comb"
+    ]
     expect(standings.flat_map(&:open).select(&:clash?).map(&:mends)).to all(be_any)
   end
 
   it "shows each of them on Home, a click from where it is mended" do
     sign_in_director
     body = get("/").body
-    { "Smoke into Drift does not fit: free foot" => 6, "Comb into Swarm does not fit: place" => 8, "First Flight into Waggle Line changed since it was agreed" => 2 }.each do |text, index|
+    {
+      "Smoke into Drift does not fit: free foot" => 6,
+      "Comb into Swarm does not fit: place" => 8,
+      "First Flight into Waggle Line changed since it was agreed" => 2
+    }.each do |text, index|
       expect(body).to include(text)
       expect(get("/pieces/#{wings.id}/joins/#{index}").status).to eq 200
     end
@@ -49,7 +56,10 @@ RSpec.describe "the demo world", :web do
 
   it "has a section that fades, and a plan that fits with a little to spare" do
     smoke = snapshot.items.all.find { |item| item.name == "Smoke" && item.kind == :section }
-    fading = snapshot.items.dancers(smoke).map { |who| snapshot.progress.cell(who, smoke.key) }.count { |cell| cell.rung.positive? && %i[fading rusty].include?(cell.freshness(studio.today(NOW))) }
+    fading =
+      snapshot.items.dancers(smoke)
+        .map { |who| snapshot.progress.cell(who, smoke.key) }
+        .count { |cell| cell.rung.positive? && %i[fading rusty].include?(cell.freshness(studio.today(NOW))) }
     expect(fading).to be_positive
     plan = wings.published_plan
     expect([plan.result["unplaced"], plan.slots.count { |slot| slot.kind == "run" }]).to eq [[], 5]
@@ -61,8 +71,15 @@ RSpec.describe "the demo world", :web do
     slots = wings.published_plan.slots.includes(:rehearsal, :room, :slot_people).to_a
     over = slots.select { |slot| slot.slot_people.count { |called| called.role == "dancer" } > slot.room.capacity }
     expect(over).to be_empty
-    busy = slots.flat_map { |slot| slot.slot_people.map { |called| [called.person_id, slot.rehearsal_id, slot.start_minute...slot.end_minute] } }
-    twice = busy.group_by { |person, rehearsal, _| [person, rehearsal] }.values.any? { |own| own.map(&:last).combination(2).any? { |a, b| a.begin < b.end && b.begin < a.end } }
+    busy =
+      slots.flat_map do |slot|
+        slot.slot_people.map { |called| [called.person_id, slot.rehearsal_id, slot.start_minute...slot.end_minute] }
+      end
+    twice =
+      busy
+        .group_by { |person, rehearsal, _| [person, rehearsal] }
+        .values
+        .any? { |own| own.map(&:last).combination(2).any? { |a, b| a.begin < b.end && b.begin < a.end } }
     expect(twice).to be false
     away = studio.absences.flat_map do |absence|
       slots.select do |slot|

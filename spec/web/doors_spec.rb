@@ -94,7 +94,9 @@ RSpec.describe "doors and the outbox", :web do
     file.binmode
     file.write("Name;Groups\nZo\xEB Test;Wings\nAn\xEFs Test;Wings\n".b)
     file.close
-    post "/roster/preview", { "piece" => piece.id.to_s, "file" => Rack::Test::UploadedFile.new(file.path, "text/csv") }, { "HTTP_X_CSRF_TOKEN" => token }
+    post "/roster/preview",
+         { "piece" => piece.id.to_s, "file" => Rack::Test::UploadedFile.new(file.path, "text/csv") },
+         { "HTTP_X_CSRF_TOKEN" => token }
     expect(last_response.body).to include("Zoë Test", "Anïs Test")
     expect(studio.people.where("name LIKE '%Test'").count).to eq 0
   end
@@ -107,7 +109,8 @@ RSpec.describe "doors and the outbox", :web do
     late = make_cast(piece, %w[Cleo], group: "Late").last
     late_group = piece.groups.find_by!(name: "Late")
     Records::GroupMember.create!(studio:, group: late_group, person: ada)
-    send_form "/pieces/#{piece.id}/cast", { "groups" => [wings.id.to_s], "cast" => { ada.id.to_s => ["", "in"], bram.id.to_s => [""] } }
+    send_form "/pieces/#{piece.id}/cast",
+              { "groups" => [wings.id.to_s], "cast" => { ada.id.to_s => ["", "in"], bram.id.to_s => [""] } }
     expect(piece.reload.people.order(:name).pluck(:name)).to eq ["Ada Test", "Cleo Test"]
     expect([wings.people.to_a, late_group.people.order(:name).to_a]).to eq [[], [ada, late]]
   end
@@ -126,7 +129,15 @@ RSpec.describe "doors and the outbox", :web do
         next if body
 
         body = line.start_with?("DATA")
-        client.puts(line.start_with?("EHLO") ? "250 desk\r" : { "DATA" => "354 go on\r", "QUIT" => "221 bye\r" }.fetch(line[0, 4], "250 ok\r"))
+        client.puts(
+          (
+            if line.start_with?("EHLO")
+              "250 desk\r"
+            else
+              { "DATA" => "354 go on\r", "QUIT" => "221 bye\r" }.fetch(line[0, 4], "250 ok\r")
+            end
+          )
+        )
         break if line.start_with?("QUIT")
       end
     end
@@ -138,7 +149,14 @@ RSpec.describe "doors and the outbox", :web do
   end
 
   it "hands the outbox to a mail server where one is set, and keeps the mail for another time when it is not there" do
-    mail = App::Shared::Post.new(studio).send_out(to: "a@example.org", template: "invitation", studio: "S", role: "assistant", link: "x")
+    mail =
+      App::Shared::Post.new(studio).send_out(
+        to: "a@example.org",
+        template: "invitation",
+        studio: "S",
+        role: "assistant",
+        link: "x"
+      )
     allow(Settings).to receive(:smtp).and_return("smtp://127.0.0.1:1")
     expect { App::Jobs::Deliver.run(mail.id) }.to raise_error(SystemCallError)
     expect(mail.reload.delivered_at).to be_nil

@@ -21,12 +21,24 @@ RSpec.describe "what is behind a plan", :web do
   def tell(plan = latest) = send_form("/pieces/#{piece.id}/plans/#{plan.id}/publish", {})
   def evening(day, hour = 21) = App::Shared::Clock.frozen_at = Time.utc(2027, 2, day, hour)
   def draft = App::Reading::PlanDraft.new(piece.reload, studio.local(App::Shared::Clock.now))
-  def on(plan, day) = plan.slots.joins(:rehearsal).where(rehearsals: { date: "2027-02-#{format('%02d', day)}" }).order(:start_minute, :id)
-  def words(slots) = slots.map { |slot| [slot.title, slot.start_minute, slot.minutes, slot.actual_minutes, slot.slot_people.map(&:person_id).sort] }
+
+  def on(plan, day)
+    plan.slots.joins(:rehearsal).where(rehearsals: { date: "2027-02-#{format('%02d', day)}" }).order(:start_minute, :id)
+  end
+
+  def words(slots)
+    slots.map do |slot|
+      [slot.title, slot.start_minute, slot.minutes, slot.actual_minutes, slot.slot_people.map(&:person_id).sort]
+    end
+  end
 
   def register(plan, day, here: dancers, **minutes)
     slots = on(plan, day).work
-    send_form "/rehearsals/#{slots.first.rehearsal_id}/register", { "here" => here.map { |dancer| dancer.id.to_s }, "minutes" => slots.to_h { |slot| [slot.id.to_s, minutes.fetch(:each, slot.minutes).to_s] } }
+    send_form "/rehearsals/#{slots.first.rehearsal_id}/register",
+              {
+                "here" => here.map { |dancer| dancer.id.to_s },
+                "minutes" => slots.to_h { |slot| [slot.id.to_s, minutes.fetch(:each, slot.minutes).to_s] }
+              }
   end
 
   describe "a draft that is told after a rehearsal of the plan before" do
@@ -76,7 +88,10 @@ RSpec.describe "what is behind a plan", :web do
     old = latest
     make_plan
     tell(old)
-    expect([old.reload.published_at, get("/pieces/#{piece.id}/plan").body]).to match [nil, a_string_including("there is a newer plan")]
+    expect([old.reload.published_at, get("/pieces/#{piece.id}/plan").body]).to match [
+      nil,
+      a_string_including("there is a newer plan")
+    ]
     tell
     expect(piece.reload.published_plan).to eq latest
   end
@@ -99,7 +114,8 @@ RSpec.describe "what is behind a plan", :web do
     on(latest, 9).work.where(task_key: lesson.task_key).update_all(rehearsal_id: on(latest, 16).first.rehearsal_id)
     tell
     evening(9)
-    send_form "/rehearsals/#{lesson.rehearsal_id}/register", { "here" => dancers.drop(1).map { |dancer| dancer.id.to_s } }
+    send_form "/rehearsals/#{lesson.rehearsal_id}/register",
+              { "here" => dancers.drop(1).map { |dancer| dancer.id.to_s } }
     expect(draft.tasks.map(&:kind)).not_to include "catchup"
   end
 
@@ -113,7 +129,10 @@ RSpec.describe "what is behind a plan", :web do
     App::Shared::Clock.frozen_at = Time.utc(day.year, day.month, day.day, 21)
     send_form "/rehearsals/#{first.rehearsal_id}/register", { "minutes" => { first.id.to_s => "5" } }
     left = draft.tasks.select { |task| task.kind == "clean" }.to_h { |task| [task.id, task.minutes] }
-    held = latest.slots.work.where(kind: "clean", rehearsal_id: first.rehearsal_id).where.not(id: first.id).to_h { |slot| [slot.task_key, slot.minutes] }
+    held =
+      latest.slots.work.where(kind: "clean", rehearsal_id: first.rehearsal_id)
+        .where.not(id: first.id)
+        .to_h { |slot| [slot.task_key, slot.minutes] }
     expect(left.fetch(first.task_key, 0)).to eq planned[first.task_key] - 5
     expect(left.keys & held.keys).to eq []
   end

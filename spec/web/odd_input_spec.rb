@@ -8,18 +8,68 @@ RSpec.describe "odd input", :web do
   include RouteWorld
 
   let(:studio) { make_studio }
-  let(:members) { %w[director choreographer assistant].to_h { |role| [role, make_member(studio, role, person: (teacher if role == "choreographer"))] } }
+  let(:members) do
+    %w[director choreographer assistant].to_h do |role|
+      [role, make_member(studio, role, person: (teacher if role == "choreographer"))]
+    end
+  end
   let!(:teacher) { studio.people.create!(name: "Odalys", teaches: true, dances: false, tape: 1) }
   let!(:piece) { make_piece(studio, make_member(studio, "director", name: "Maker")) }
   let(:dancer) { make_cast(piece).first }
 
   # Names of all parameters that routes, actions and pages ask for.
-  def names = @names ||= Dir["app/{routes,actions,pages,policies}/*.rb"].flat_map { |file| File.read(file).scan(/(?:params|sent|asked|typed|given|own|form|data)\w*\["(\w+)"\]/).flatten }.uniq.sort
+  def names
+    @names ||=
+      Dir["app/{routes,actions,pages,policies}/*.rb"]
+        .flat_map do |file|
+          File.read(file).scan(/(?:params|sent|asked|typed|given|own|form|data)\w*\["(\w+)"\]/).flatten
+        end
+        .uniq
+        .sort
+  end
 
   def texts
-    @texts ||= ["", " ", "0", "-1", "1", "7", "65", "600", "99999999999999999999", "1.5", "1e9", "NaN", "½", "yes", "director", "2027-02-30", "2027-02-10", "0000-00-00", "18:00", "25:61", "x" * 3000, "<b>&\"'",
-                "\u0000a", "é\u202e", "Ada, Scouts\nBram", "from 9: 3", "9-4 hold", "1 step R // o/s", "%s %{x}", "../../etc", "null", "entry", "exit", "canon", "lines", studio.id.to_s, dancer.id.to_s,
-                piece.sections.first.id.to_s, piece.groups.first.id.to_s]
+    @texts ||= [
+      "",
+      " ",
+      "0",
+      "-1",
+      "1",
+      "7",
+      "65",
+      "600",
+      "99999999999999999999",
+      "1.5",
+      "1e9",
+      "NaN",
+      "½",
+      "yes",
+      "director",
+      "2027-02-30",
+      "2027-02-10",
+      "0000-00-00",
+      "18:00",
+      "25:61",
+      "x" * 3000,
+      "<b>&\"'",
+      "\u0000a",
+      "é\u202e",
+      "Ada, Scouts\nBram",
+      "from 9: 3",
+      "9-4 hold",
+      "1 step R // o/s",
+      "%s %{x}",
+      "../../etc",
+      "null",
+      "entry",
+      "exit",
+      "canon",
+      "lines",
+      studio.id.to_s,
+      dancer.id.to_s,
+      piece.sections.first.id.to_s,
+      piece.groups.first.id.to_s
+    ]
   end
 
   def odd(random, deep: true)
@@ -27,9 +77,15 @@ RSpec.describe "odd input", :web do
     return plain if !deep || random.rand < 0.7
 
     group = piece.groups.first.id.to_s
-    [[plain, texts.sample(random:)], { "1" => plain }, { dancer.id.to_s => plain, group => odd(random, deep: false) }, { "1" => %w[text counts in offset].to_h { |key| [key, odd(random, deep: false)] } },
-     { group => { "in" => "1", **%w[offset hold_after stretches].to_h { |key| [key, odd(random, deep: false)] } } }, { dancer.id.to_s => ["", "in", group, plain] },
-     { "facing" => plain, "weight" => plain }].sample(random:)
+    [
+      [plain, texts.sample(random:)],
+      { "1" => plain },
+      { dancer.id.to_s => plain, group => odd(random, deep: false) },
+      { "1" => %w[text counts in offset].to_h { |key| [key, odd(random, deep: false)] } },
+      { group => { "in" => "1", **%w[offset hold_after stretches].to_h { |key| [key, odd(random, deep: false)] } } },
+      { dancer.id.to_s => ["", "in", group, plain] },
+      { "facing" => plain, "weight" => plain }
+    ].sample(random:)
   end
 
   def sent(random) = names.select { random.rand < 0.6 }.to_h { |name| [name, odd(random)] }
@@ -37,8 +93,14 @@ RSpec.describe "odd input", :web do
   def answer(rule, path, random)
     Records::Base.transaction(requires_new: true) do
       case rule.verb
-      when :get then get("#{path}#{path.include?('?') ? '&' : '?'}#{Rack::Utils.build_nested_query(sent(random).reject { |_, value| value.to_s.include?("\u0000") })}")
-      else random.rand < 0.75 ? send_form(path, sent(random)) : send_json(path, sent(random))
+      when :get
+        get(
+          "#{path}#{path.include?('?') ? '&' : '?'}#{Rack::Utils.build_nested_query(sent(random).reject do |_, value|
+            value.to_s.include?("\u0000")
+          end)}"
+        )
+      else
+        random.rand < 0.75 ? send_form(path, sent(random)) : send_json(path, sent(random))
       end
       raise ActiveRecord::Rollback
     end
@@ -53,7 +115,10 @@ RSpec.describe "odd input", :web do
 
   it "is answered by every route of a director, many times" do
     sign_in members["director"]
-    rules = App::Web::Access::RULES.reject { |rule| rule.roles.intersect?(%i[anyone bearer]) || rule.path.include?("sign-out") || rule.path == "/leave" }
+    rules =
+      App::Web::Access::RULES.reject do |rule|
+        rule.roles.intersect?(%i[anyone bearer]) || rule.path.include?("sign-out") || rule.path == "/leave"
+      end
     paths = rules.map { |rule| [rule, concrete(rule)] }
     each_case(3) do |random|
       crashed = paths.filter_map { |rule, path| answer(rule, path, random) }
@@ -66,24 +131,61 @@ RSpec.describe "odd input", :web do
     doors = App::Web::Access::RULES.select { |rule| rule.roles.intersect?(%i[anyone bearer]) }
     each_case(5) do |random|
       clear_cookies
-      crashed = doors.filter_map { |rule| answer(rule, rule.path.gsub(/:\w+/) { ["x", "%00", "%C3%A9", "0", "a.b"].sample(random:) }, random) }
+      crashed =
+        doors.filter_map do |rule|
+          answer(rule, rule.path.gsub(/:\w+/) { %w[x %00 %C3%A9 0 a.b].sample(random:) }, random)
+        end
       expect(crashed.grep_v(/ready: 503/)).to be_empty, crashed.join("\n")
     end
   end
 
   describe App::Web::PermittedParameters do
     it "lets through what a form has, and leaves out what it cannot have" do
-      sent = { "name" => "A\0da", "days" => ["1", { "x" => "2" }], "hazards" => "lift", "title" => ["x"], "cast" => { "7" => ["", "in"], "8" => "in" },
-               "rows" => { "1" => { "text" => "step", "deep" => {} }, "2" => "x" },
-               "taught" => "3", "minutes" => "30", "entry" => { "facing" => "3" }, "file" => { "tempfile" => "no file" } }
-      expect(described_class.form(sent)).to eq("name" => "Ada", "days" => ["1"], "hazards" => "lift", "cast" => { "7" => ["", "in"] }, "rows" => { "1" => { "text" => "step" } },
-                                               "minutes" => "30", "entry" => { "facing" => "3" })
-      expect([described_class.sent([1]), described_class.sent("cells" => "x", "taps" => [1], "rung" => 3, "way" => { "a" => 1 })]).to eq [{}, { "taps" => [1], "rung" => 3 }]
+      sent = {
+        "name" => "A\0da",
+        "days" => ["1", { "x" => "2" }],
+        "hazards" => "lift",
+        "title" => ["x"],
+        "cast" => {
+          "7" => ["", "in"],
+          "8" => "in"
+        },
+        "rows" => {
+          "1" => {
+            "text" => "step",
+            "deep" => {}
+          },
+          "2" => "x"
+        },
+        "taught" => "3",
+        "minutes" => "30",
+        "entry" => { "facing" => "3" },
+        "file" => { "tempfile" => "no file" }
+      }
+      expect(described_class.form(sent)).to eq(
+        "name" => "Ada",
+        "days" => ["1"],
+        "hazards" => "lift",
+        "cast" => { "7" => ["", "in"] },
+        "rows" => {
+          "1" => { "text" => "step" }
+        },
+        "minutes" => "30",
+        "entry" => { "facing" => "3" }
+      )
+      expect(
+        [
+          described_class.sent([1]),
+          described_class.sent("cells" => "x", "taps" => [1], "rung" => 3, "way" => { "a" => 1 })
+        ]
+      ).to eq [{}, { "taps" => [1], "rung" => 3 }]
     end
 
     it "knows every list and table that a form of ours sends" do
       asked = Dir["app/*/views/*.erb"].flat_map { |file| File.read(file).scan(/name="(\w+)\[/).flatten }.uniq
-      expect(asked - described_class::LISTS - described_class::TEXTS - described_class::CHOICES - described_class::ROWS).to eq []
+      expect(
+        asked - described_class::LISTS - described_class::TEXTS - described_class::CHOICES - described_class::ROWS
+      ).to eq []
     end
   end
 end

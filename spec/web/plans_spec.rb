@@ -17,7 +17,10 @@ RSpec.describe "planning", :web do
 
   def text(path) = get(path).then { CGI.unescapeHTML(last_response.body.gsub(/<[^>]+>/, " ").gsub(/\s+/, " ")) }
   def latest = piece.reload.latest_plan
-  def work_slots(plan = latest) = plan.slots.includes(:rehearsal).select(&:work?).sort_by { |slot| [slot.rehearsal.date, slot.start_minute] }
+
+  def work_slots(plan = latest)
+    plan.slots.includes(:rehearsal).select(&:work?).sort_by { |slot| [slot.rehearsal.date, slot.start_minute] }
+  end
 
   def told_plan
     send_form plan_path, {}
@@ -25,18 +28,27 @@ RSpec.describe "planning", :web do
     latest
   end
 
-  def improve(plan) = App::Jobs::ImprovePlan.allocate.tap { |job| job.define_singleton_method(:que_attrs) { {} } }.run(studio.id, plan.id)
+  def improve(plan)
+    App::Jobs::ImprovePlan.allocate.tap { |job| job.define_singleton_method(:que_attrs) { {} } }.run(studio.id, plan.id)
+  end
 
   describe "the search for a better plan" do
     it "waits as a job, keeps its progress on the plan, and puts in what is better unless somebody touched it" do
       send_form plan_path, {}
       plan = latest
-      expect([plan.search["state"], Que.job_stats.sum { |row| row[:job_class].include?("ImprovePlan") ? row[:count] : 0 }]).to eq ["waiting", 1]
+      expect(
+        [plan.search["state"], Que.job_stats.sum { |row| row[:job_class].include?("ImprovePlan") ? row[:count] : 0 }]
+      ).to eq ["waiting", 1]
       plan.update_columns(result: plan.result.merge("rank" => [0, 0, 10**12]))
       before = plan.slots.pluck(:id)
       improve(plan)
-      expect(JSON.parse(get("/pieces/#{piece.id}/plans/#{plan.id}/progress").body)).to include("state" => "done", "better" => true)
-      expect([plan.reload.slots.pluck(:id) & before, plan.result["rank"].last < 10**12, work_slots.size.positive?]).to eq [[], true, true]
+      expect(JSON.parse(get("/pieces/#{piece.id}/plans/#{plan.id}/progress").body)).to include(
+        "state" => "done",
+        "better" => true
+      )
+      expect(
+        [plan.reload.slots.pluck(:id) & before, plan.result["rank"].last < 10**12, work_slots.size.positive?]
+      ).to eq [[], true, true]
     end
 
     it "is stopped on demand, is harmless when run again, and leaves a told plan alone" do
@@ -54,7 +66,13 @@ RSpec.describe "planning", :web do
 
   it "compares the schools before one is chosen, and builds by the chosen one" do
     page = text("#{plan_path}/schools")
-    expect(page).to include("add on from the top (now)", "back from the ending", "sections, then joins", "sketch, then refine", "Danced: Opening Walk")
+    expect(page).to include(
+      "add on from the top (now)",
+      "back from the ending",
+      "sections, then joins",
+      "sketch, then refine",
+      "Danced: Opening Walk"
+    )
     send_form plan_path, { "school" => "back" }
     expect([latest.school, piece.reload.setting("school")]).to eq %w[back back]
     learns = work_slots.select { |slot| slot.kind == "learn" }.map(&:title)
@@ -72,12 +90,23 @@ RSpec.describe "planning", :web do
   end
 
   it "counts deadlines backward: before the dress and the filming, and the film edited before the show" do
-    wishes = { "full_runs" => "2", "ready_days" => "3", "cleaning" => "0.0", "dress" => "2027-03-10", "filming" => "2027-03-03", "editing_days" => "20" }
+    wishes = {
+      "full_runs" => "2",
+      "ready_days" => "3",
+      "cleaning" => "0.0",
+      "dress" => "2027-03-10",
+      "filming" => "2027-03-03",
+      "editing_days" => "20"
+    }
     send_form "#{plan_path}/wishes", wishes
     season = Records::Mapping::Seasons.new(piece.reload, now:)
     expect([season.due.to_s, season.target.date.to_s]).to eq %w[2027-03-02 2027-03-02]
     send_form plan_path, {}
-    expect(text(plan_path)).to include("wanted by Tue 2 Mar", "dress rehearsal Wed 10 Mar", "The film is not edited before the show.")
+    expect(text(plan_path)).to include(
+      "wanted by Tue 2 Mar",
+      "dress rehearsal Wed 10 Mar",
+      "The film is not edited before the show."
+    )
     send_form "#{plan_path}/wishes", wishes.merge("dress" => "2028-01-01")
     send_form "#{plan_path}/wishes", wishes.merge("filming" => "soon")
     expect(piece.reload.setting("deadlines")["dress"]).to eq "2027-03-10"
@@ -86,7 +115,11 @@ RSpec.describe "planning", :web do
   it "says why it does not fit, in names and minutes, and what would help" do
     studio.rehearsals.standing.offset(1).each { |rehearsal| rehearsal.update!(cancelled_at: NOW) }
     send_form plan_path, {}
-    expect(text(plan_path)).to include("minutes have no place", "What does not fit", "No plan can do it as things stand.")
+    expect(text(plan_path)).to include(
+      "minutes have no place",
+      "What does not fit",
+      "No plan can do it as things stand."
+    )
     expect(latest.result["reasons"].first).to match(/needed|rehearsals there are|short/)
   end
 
@@ -98,7 +131,9 @@ RSpec.describe "planning", :web do
       expect(shown).to include("Without the rehearsal on Tue 9 Feb", "All done", "Changes for people")
       expect(rehearsal.reload.cancelled_at).to be_nil
       send_form "#{plan_path}/what-if", { "change" => "without", "rehearsal" => rehearsal.id.to_s }
-      expect([rehearsal.reload.cancelled_at.nil?, work_slots.none? { |slot| slot.rehearsal_id == rehearsal.id }]).to eq [false, true]
+      expect(
+        [rehearsal.reload.cancelled_at.nil?, work_slots.none? { |slot| slot.rehearsal_id == rehearsal.id }]
+      ).to eq [false, true]
     end
 
     it "shows the plan as it is, and just what comes when it is done" do
@@ -106,24 +141,41 @@ RSpec.describe "planning", :web do
       before = work_slots.select { |slot| slot.kind == "run" }.map { |slot| slot.rehearsal.date }.max
       rehearsal = work_slots.find { |slot| slot.kind == "run" }.rehearsal
       shown = text("#{plan_path}/what-if?change=without&rehearsal=#{rehearsal.id}")
-      ready, waiting, changes = shown.match(/All done (\w+ \d+ \w+) .*? People wait, all together (\d+) min .*? Changes for people none (\d+ new calls?, \d+ cancelled, \d+ slots?) shifted/).captures
+      ready, waiting, changes =
+        shown.match(
+          /All done (\w+ \d+ \w+) .*? People wait, all together (\d+) min .*? Changes for people none (\d+ new calls?, \d+ cancelled, \d+ slots?) shifted/
+        ).captures
       expect([ready, waiting.to_i]).to eq [App::Shared::Dates.day(before), latest.result["waiting"]]
       after = shown[/All done \w+ \d+ \w+ (\w+ \d+ \w+)/, 1]
       send_form "#{plan_path}/what-if", { "change" => "without", "rehearsal" => rehearsal.id.to_s }
-      expect(App::Shared::Dates.day(work_slots.select { |slot| slot.kind == "run" }.map { |slot| slot.rehearsal.date }.max)).to eq after
-      expect(changes.scan(/\d+/).map(&:to_i)).to eq latest.result["changes"].values_at("new_calls", "cancelled", "shifted")
+      expect(
+        App::Shared::Dates.day(work_slots.select { |slot| slot.kind == "run" }.map { |slot| slot.rehearsal.date }.max)
+      ).to eq after
+      expect(changes.scan(/\d+/).map(&:to_i)).to eq latest.result["changes"].values_at(
+        "new_calls",
+           "cancelled",
+           "shifted"
+      )
     end
 
     it "does what it shows, whatever is changed" do
       studio.people.find_by!(name: "Odalys").absences.create!(studio:, from_date: "2027-02-09", to_date: "2027-02-16")
       told_plan
       mirela, odalys = %w[Mirela Odalys].map { |name| studio.people.find_by!(name:).id.to_s }
-      asked = [{ "change" => "extra", "date" => "2027-02-06", "start" => "10:00", "end" => "13:00" }, { "change" => "freed", "person" => odalys }, { "change" => "passes", "passes" => "more" },
-               { "change" => "teacher", "section" => piece.sections.first.id.to_s, "teacher" => mirela }, { "change" => "school", "school" => "sections" }]
+      asked = [
+        { "change" => "extra", "date" => "2027-02-06", "start" => "10:00", "end" => "13:00" },
+        { "change" => "freed", "person" => odalys },
+        { "change" => "passes", "passes" => "more" },
+        { "change" => "teacher", "section" => piece.sections.first.id.to_s, "teacher" => mirela },
+        { "change" => "school", "school" => "sections" }
+      ]
       asked.each do |change|
         shown = text("#{plan_path}/what-if?#{Rack::Utils.build_query(change)}")
         send_form "#{plan_path}/what-if", change
-        expect(shown[/Changes for people none ([^.]*?) shifted/, 1].scan(/\d+/).map(&:to_i)).to eq(latest.result["changes"].values_at("new_calls", "cancelled", "shifted")), change.inspect
+        expect(shown[/Changes for people none ([^.]*?) shifted/, 1].scan(/\d+/).map(&:to_i)).to eq(
+          latest.result["changes"].values_at("new_calls", "cancelled", "shifted")
+        ),
+        change.inspect
         send_form "/pieces/#{piece.id}/plans/#{latest.id}/publish", {}
       end
     end
@@ -133,17 +185,34 @@ RSpec.describe "planning", :web do
       person.absences.create!(studio:, from_date: "2027-01-28", to_date: "2027-02-28")
       told_plan
       person.absences.create!(studio:, from_date: "2027-01-05", to_date: "2027-01-12")
-      expect(text("#{plan_path}/what-if?change=extra&date=2027-02-06&start=10:00&end=13:00")).to include("One rehearsal more on Sat 6 Feb, 10:00 – 13:00")
+      expect(text("#{plan_path}/what-if?change=extra&date=2027-02-06&start=10:00&end=13:00")).to include(
+        "One rehearsal more on Sat 6 Feb, 10:00 – 13:00"
+      )
       expect(text("#{plan_path}/what-if?change=freed&person=#{person.id}")).to include("Odalys comes to all rehearsals")
       send_form "#{plan_path}/what-if", { "change" => "freed", "person" => person.id.to_s }
-      expect(person.absences.order(:from_date).pluck(:from_date, :to_date).flatten.map(&:to_s)).to eq %w[2027-01-05 2027-01-12 2027-01-28 2027-02-01]
-      send_form "#{plan_path}/what-if", { "change" => "extra", "date" => "2027-02-06", "start" => "10:00", "end" => "13:00" }
+      expect(person.absences.order(:from_date).pluck(:from_date, :to_date).flatten.map(&:to_s)).to eq %w[
+        2027-01-05
+        2027-01-12
+        2027-01-28
+        2027-02-01
+      ]
+      send_form "#{plan_path}/what-if",
+                { "change" => "extra", "date" => "2027-02-06", "start" => "10:00", "end" => "13:00" }
       expect(studio.rehearsals.standing.pluck(:date).map(&:to_s)).to include("2027-02-06")
       mirela = studio.people.find_by!(name: "Mirela")
-      send_form "#{plan_path}/what-if", { "change" => "teacher", "section" => piece.sections.first.id.to_s, "teacher" => mirela.id.to_s }
+      send_form "#{plan_path}/what-if",
+                { "change" => "teacher", "section" => piece.sections.first.id.to_s, "teacher" => mirela.id.to_s }
       expect(piece.sections.first.reload.choreographer).to eq mirela
-      ["change=extra&date=never&start=1&end=2", "change=extra&date=2027-02-06&start=10:03&end=13:00", "change=extra&date=2026-02-06&start=10:00&end=13:00",
-       "change=extra&date=9999-02-06&start=10:00&end=13:00", "change=teacher&section=0&teacher=0", "change=magic"].each { |query| expect(text("#{plan_path}/what-if?#{query}")).to include("Change one thing") }
+      %w[
+        change=extra&date=never&start=1&end=2
+        change=extra&date=2027-02-06&start=10:03&end=13:00
+        change=extra&date=2026-02-06&start=10:00&end=13:00
+        change=extra&date=9999-02-06&start=10:00&end=13:00
+        change=teacher&section=0&teacher=0
+        change=magic
+      ].each do |query|
+        expect(text("#{plan_path}/what-if?#{query}")).to include("Change one thing")
+      end
       send_form "#{plan_path}/what-if", { "change" => "magic" }
       expect(last_response.status).to eq 404
     end
@@ -168,7 +237,11 @@ RSpec.describe "planning", :web do
       target = studio.rehearsals.standing.last
       send_json "/pieces/#{piece.id}/slots/#{run.id}/move", { rehearsal: target.id }
       expect(JSON.parse(last_response.body)).to eq("moved" => true)
-      expect([latest.published?, latest.id == told.id, run.reload.rehearsal_id == target.id]).to eq [false, false, false]
+      expect([latest.published?, latest.id == told.id, run.reload.rehearsal_id == target.id]).to eq [
+        false,
+        false,
+        false
+      ]
       moved = work_slots.find { |slot| slot.task_key == run.task_key }
       frames = latest.slots.reject(&:work?).select { |slot| slot.rehearsal_id == target.id }.map(&:kind)
       expect([moved.rehearsal_id, frames.sort]).to eq [target.id, %w[cool_down warm_up]]
@@ -178,7 +251,12 @@ RSpec.describe "planning", :web do
       told_plan
       join = work_slots.find { |slot| slot.kind == "chain" }
       run = work_slots.reverse.find { |slot| slot.kind == "run" }
-      studio.people.find_by!(name: "Ada Test").absences.create!(studio:, from_date: studio.rehearsals.standing.last.date, to_date: studio.rehearsals.standing.last.date)
+      studio.people.find_by!(name: "Ada Test").absences
+        .create!(
+          studio:,
+          from_date: studio.rehearsals.standing.last.date,
+          to_date: studio.rehearsals.standing.last.date
+        )
       send_json "/pieces/#{piece.id}/slots/#{run.id}/move", { rehearsal: studio.rehearsals.standing.last.id }
       expect([last_response.status, last_response.body]).to match([422, /Ada Test cannot come then/])
       send_json "/pieces/#{piece.id}/slots/#{join.id}/move", { rehearsal: studio.rehearsals.standing.fifth.id }
@@ -205,7 +283,12 @@ RSpec.describe "planning", :web do
       rehearsal = work_slots.first.rehearsal
       rehearsal.update!(cancelled_at: NOW)
       expect(text(plan_path)).to include("The rehearsal on Tue 2 Feb was cancelled.", "See what to do")
-      expect(text("#{plan_path}/again")).to include("Keep what stands", "Make it anew", "cancelled calls", "slots shifted")
+      expect(text("#{plan_path}/again")).to include(
+        "Keep what stands",
+        "Make it anew",
+        "cancelled calls",
+        "slots shifted"
+      )
       send_form "#{plan_path}/again", { "way" => "repair" }
       expect(work_slots.none? { |slot| slot.rehearsal_id == rehearsal.id }).to be true
       Records::Mail.where(studio:).delete_all
@@ -229,7 +312,11 @@ RSpec.describe "planning", :web do
       slot.rehearsal.update!(date: "2027-02-01")
       path = "/rehearsals/#{slot.rehearsal_id}/register"
       send_form path, { "here" => [dancers.first.id.to_s], "minutes" => { slot.id.to_s => (slot.minutes * 2).to_s } }
-      expect(slot.rehearsal.attendances.where(person_id: dancers.map(&:id)).order(:person_id).pluck(:present)).to eq [true, false, false]
+      expect(slot.rehearsal.attendances.where(person_id: dancers.map(&:id)).order(:person_id).pluck(:present)).to eq [
+        true,
+        false,
+        false
+      ]
       expect(slot.reload.actual_minutes).to eq slot.minutes * 2
       expect(Records::Mapping::Seasons.factors(studio).values).to all(be > 1)
       send_form path, { "minutes" => { slot.id.to_s => "soon" } }
@@ -243,7 +330,12 @@ RSpec.describe "planning", :web do
     others = dancers.drop(1)
     send_form "/rehearsals/#{slot.rehearsal_id}/register", { "here" => others.map { |dancer| dancer.id.to_s } }
     key = slot.task_key.delete_prefix("learn-")
-    App::Learning::Actions::RecordTicks.new(piece, director.account, { "cells" => others.map { |dancer| "#{dancer.id}:#{key}" }, "rung" => 2 }, now.to_date).run
+    App::Learning::Actions::RecordTicks.new(
+      piece,
+      director.account,
+      { "cells" => others.map { |dancer| "#{dancer.id}:#{key}" }, "rung" => 2 },
+      now.to_date
+    ).run
     caught = App::Reading::PlanDraft.new(piece.reload, now).tasks.find { |task| task.kind == "catchup" }
     expect([caught.id, caught.dancers]).to eq ["catchup-#{key}", [dancers.first.id]]
   end
@@ -254,7 +346,8 @@ RSpec.describe "planning", :web do
     extra = make_cast(piece, %w[Dov Esi]).last(2)
     extra.last.absences.create!(studio:, from_date: "2027-02-01", to_date: "2027-03-05")
     draft = App::Reading::PlanDraft.new(piece.reload, now)
-    minors = draft.problem.unavailable.select { |away| away[:from] == 1135 && away[:late] }.map { |away| away[:who] }.uniq
+    minors =
+      draft.problem.unavailable.select { |away| away[:from] == 1135 && away[:late] }.map { |away| away[:who] }.uniq
     expect(minors).not_to include("p#{dancers.last.id}")
     expect(minors.size).to eq 4
     caught = draft.tasks.select { |task| task.kind == "catchup" }

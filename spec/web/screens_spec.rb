@@ -22,7 +22,17 @@ RSpec.describe "screens", :web do
 
   # A slot of a told plan, put where a spec needs it.
   def slot(plan, rehearsal, kind, time, people, **more)
-    made = plan.slots.create!(studio:, rehearsal:, kind:, task_key: kind, title: kind.capitalize, start_minute: time.begin, minutes: time.size - 1, **more)
+    made =
+      plan.slots.create!(
+        studio:,
+        rehearsal:,
+        kind:,
+        task_key: kind,
+        title: kind.capitalize,
+        start_minute: time.begin,
+        minutes: time.size - 1,
+        **more
+      )
     people.each { |person, role| made.slot_people.create!(studio:, person:, role: role || "dancer") }
   end
 
@@ -36,7 +46,16 @@ RSpec.describe "screens", :web do
       plan = piece.plans.create!(studio:, number: 1, published_at: NOW)
       teacher = studio.people.find_by!(name: "Odalys")
       slot(plan, rehearsal, "warm_up", 1080..1095, [[dancers[0]], [dancers[1]]])
-      slot(plan, rehearsal, "learn", 1095..1125, [[dancers[0]], [dancers[1]], [teacher, "teacher"]], section_ids: [piece.sections.first.id], from_link: 1, to_link: 1)
+      slot(
+        plan,
+        rehearsal,
+        "learn",
+        1095..1125,
+        [[dancers[0]], [dancers[1]], [teacher, "teacher"]],
+        section_ids: [piece.sections.first.id],
+        from_link: 1,
+        to_link: 1
+      )
       slot(plan, rehearsal, "run", 1140..1160, [[dancers[0]], [dancers[2]]])
       slot(plan, studio.rehearsals.standing.first, "join", 1100..1110, [[dancers[0]]])
       piece.sections.first.update!(hazards: ["lift"], bring: "mats")
@@ -44,20 +63,37 @@ RSpec.describe "screens", :web do
 
     it "calls those who come after the warm-up early enough to warm up alone" do
       calls = sheet.calls.to_h { |call| [call.person.first_name, [call.arrive, call.release, call.alone?]] }
-      expect(calls).to eq("Ada" => [1080, 1160, false], "Bram" => [1080, 1125, false], "Cleo" => [1125, 1160, true], "Odalys" => [1095, 1125, false])
+      expect(calls).to eq(
+        "Ada" => [1080, 1160, false],
+        "Bram" => [1080, 1125, false],
+        "Cleo" => [1125, 1160, true],
+        "Odalys" => [1095, 1125, false]
+      )
     end
 
     it "names who dances by group where it can, what to bring and mind, and where the music starts" do
       dancers[1].absences.create!(studio:, from_date: rehearsal.date, to_date: rehearsal.date)
       page = text("/rehearsals/#{rehearsal.id}/call-sheet")
-      expect(page).to include("Ada Test, Bram Test", "warm up by yourself first", "Opening Walk: mats", "With a spotter until both say otherwise", "Away Bram Test", "music in at -0:02.0")
+      expect(page).to include(
+        "Ada Test, Bram Test",
+        "warm up by yourself first",
+        "Opening Walk: mats",
+        "With a spotter until both say otherwise",
+        "Away Bram Test",
+        "music in at -0:02.0"
+      )
       expect(text("/rehearsals/#{rehearsal.id}/call-sheet?print=letter")).to include("Called and released")
       expect(body).to include('class="paper letter"')
     end
 
     it "shows a dancer their own next calls, and nothing once the link is revoked" do
       _, token = dancers[2].person_links.issue(studio_id: studio.id)
-      expect(text("/my/#{token}")).to include("Tue 9 Feb, 18:45", "until 19:20", "warm up by yourself first", "0 of 8 learned")
+      expect(text("/my/#{token}")).to include(
+        "Tue 9 Feb, 18:45",
+        "until 19:20",
+        "warm up by yourself first",
+        "0 of 8 learned"
+      )
       send_form "/people/#{dancers[2].id}/link/revoke", {}
       expect(get("/my/#{token}").status).to eq 404
     end
@@ -71,7 +107,11 @@ RSpec.describe "screens", :web do
       piece.sections.last.update!(choreographer: nil)
       piece.links.where(section: piece.sections.last).delete_all
       piece.touch
-      expect(text("/")).to include("Nobody teaches Spiral yet", "There is no rehearsal plan yet", "Spiral is written but has no place in the order")
+      expect(text("/")).to include(
+        "Nobody teaches Spiral yet",
+        "There is no rehearsal plan yet",
+        "Spiral is written but has no place in the order"
+      )
       told_plan
       expect(text("/")).to include("Next rehearsal Tue 2 Feb", "Learn Opening Walk")
     end
@@ -79,7 +119,12 @@ RSpec.describe "screens", :web do
     it "finds the join that was never made between two links that are danced" do
       dancers = make_cast(piece)
       cells = piece.sections.flat_map { |section| dancers.map { |dancer| "#{dancer.id}:s#{section.id}" } }
-      App::Learning::Actions::RecordTicks.new(piece, director.account, { "cells" => cells, "rung" => 4 }, Date.new(2027, 2, 2)).run
+      App::Learning::Actions::RecordTicks.new(
+        piece,
+        director.account,
+        { "cells" => cells, "rung" => 4 },
+        Date.new(2027, 2, 2)
+      ).run
       expect(text("/")).to include("Opening Walk into Spiral: both sides are danced, the join was never made")
       expect(text("/pieces/#{piece.id}")).to include("Opening Walk runs today")
     end
@@ -92,7 +137,12 @@ RSpec.describe "screens", :web do
       path = "/pieces/#{piece.id}/who-has-it"
       rows = ->(address) { get(address).then { body.scan("<tr data-p=").size } }
       group = piece.groups.find_by!(name: "Other")
-      expect([rows[path], rows["#{path}?page=2"], rows["#{path}?page=99"], rows["#{path}?group=#{group.id}"]]).to eq [60, 11, 11, 1]
+      expect([rows[path], rows["#{path}?page=2"], rows["#{path}?page=99"], rows["#{path}?group=#{group.id}"]]).to eq [
+        60,
+        11,
+        11,
+        1
+      ]
       columns = ->(address) { get(address).then { body.scan("data-item=").size } }
       expect([columns[path], columns["#{path}?at=2"], columns["#{path}?at=1j"]]).to eq [9, 3, 3]
     end
@@ -103,7 +153,12 @@ RSpec.describe "screens", :web do
       2.times { send_form "/people", { "name" => "Odile  Swan", "teaches" => "1" } }
       expect([last_response.status, body]).to match([422, /There is a Odile Swan already/])
       send_form "/people", { "name" => "Benno", "teaches" => "1" }
-      expect(studio.people.order(:id).pluck(:name, :tape)).to eq [["Odalys", 1], ["Mirela", 2], ["Odile Swan", 3], ["Benno", 4]]
+      expect(studio.people.order(:id).pluck(:name, :tape)).to eq [
+        ["Odalys", 1],
+        ["Mirela", 2],
+        ["Odile Swan", 3],
+        ["Benno", 4]
+      ]
       send_form "/people/#{studio.people.last.id}/archive", {}
       undo = get("/people").then { body[%r{action="(/people/\d+/archive)"}, 1] }
       send_form undo, {}
@@ -135,8 +190,16 @@ RSpec.describe "screens", :web do
       make_season(studio, last: "2027-02-16")
       make_cast(piece)
       studio.people.find_by!(name: "Mirela").visits.create!(studio:, date: "2027-02-09")
-      problem = Records::Mapping::Seasons.new(piece, now:).problem([Core::Planning::Task.new(id: "x", kind: "run", minutes: 10, dancers: piece.people.ids)], hazards: ["lift"])
-      expect(problem.windows.map { |w| [w.date, w.start, w.finish] }).to eq [["2027-02-02", 1100, 1195], ["2027-02-09", 1100, 1195], ["2027-02-16", 1100, 1195]]
+      problem =
+        Records::Mapping::Seasons.new(piece, now:).problem(
+          [Core::Planning::Task.new(id: "x", kind: "run", minutes: 10, dancers: piece.people.ids)],
+          hazards: ["lift"]
+        )
+      expect(problem.windows.map { |w| [w.date, w.start, w.finish] }).to eq [
+        ["2027-02-02", 1100, 1195],
+        ["2027-02-09", 1100, 1195],
+        ["2027-02-16", 1100, 1195]
+      ]
       expect(problem.unavailable.map { |away| away[:date] }).to eq %w[2027-02-02 2027-02-16]
       expect(problem.limits.map { |limit| limit[:minutes_per_day] }.uniq).to eq [300]
     end
@@ -148,7 +211,9 @@ RSpec.describe "screens", :web do
       few.group_members.create!(studio:, person: piece.people.first)
       piece.sections.first.parts.create!(studio:, group: few)
       piece.touch
-      over = told_plan.slots.includes(:room, :slot_people).select { |each| each.slot_people.count { |called| called.role == "dancer" } > each.room.capacity }
+      over =
+        told_plan.slots.includes(:room, :slot_people)
+          .select { |each| each.slot_people.count { |called| called.role == "dancer" } > each.room.capacity }
       expect(over).to be_empty
       expect(studio.slots.pluck(:kind)).to include("warm_up", "cool_down", "learn", "run")
     end
@@ -160,7 +225,12 @@ RSpec.describe "screens", :web do
       later = studio.local(NOW + (8 * 86_400))
       again = App::Planning::Actions::Make.new(piece.reload, director.account, later).run
       first = studio.rehearsals.standing.first
-      expect(again.slots.where(rehearsal: first).order(:start_minute).pluck(:title)).to eq piece.published_plan.slots.where(rehearsal: first).order(:start_minute).pluck(:title)
+      expect(again.slots.where(rehearsal: first).order(:start_minute).pluck(:title)).to eq piece
+        .published_plan
+        .slots
+        .where(rehearsal: first)
+        .order(:start_minute)
+        .pluck(:title)
       expect(again.slots.where(rehearsal: first).first.slot_people.count).to eq 3
     end
   end
@@ -168,8 +238,19 @@ RSpec.describe "screens", :web do
   describe "settings" do
     it "checks its figures, changes roles, and keeps the outbox to the studio" do
       send_form "/settings",
-{ "name" => "", "time_zone" => "Mars/Base", "warm_up" => "7", "cool_down" => "5", "max_continuous" => "55", "rest" => "5", "daily_minutes" => "300", "new_eights" => "0" }
-      expect([last_response.status, body]).to match([422, /a whole number of minutes from 5 to 60.*a whole number from 1 to 40/m])
+                {
+                  "name" => "",
+                  "time_zone" => "Mars/Base",
+                  "warm_up" => "7",
+                  "cool_down" => "5",
+                  "max_continuous" => "55",
+                  "rest" => "5",
+                  "daily_minutes" => "300",
+                  "new_eights" => "0"
+                }
+      expect([last_response.status, body]).to match(
+        [422, /a whole number of minutes from 5 to 60.*a whole number from 1 to 40/m]
+      )
       assistant = make_member(studio, "assistant")
       send_form "/memberships/#{assistant.id}", { "role" => "choreographer" }
       expect(assistant.reload.role).to eq "choreographer"

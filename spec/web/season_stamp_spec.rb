@@ -22,22 +22,40 @@ RSpec.describe App::Reading::SeasonVersion, :web do
 
   changes = {
     "a cancelled rehearsal" => -> { rehearsal.update!(cancelled_at: NOW + 1) },
-    "a further rehearsal" => -> { make_season(studio, rooms: [["Loft", 9]], first: "2027-03-18", last: "2027-03-18", days: %w[4]) },
+    "a further rehearsal" => lambda do
+      make_season(studio, rooms: [["Loft", 9]], first: "2027-03-18", last: "2027-03-18", days: %w[4])
+    end,
     "an absence" => -> { dancers.first.absences.create!(studio:, from_date: NOW.to_date, to_date: NOW.to_date) },
-    "a visiting teacher's day" => -> { studio.visits.create!(person: studio.people.find_by!(name: "Odalys"), date: NOW.to_date) },
+    "a visiting teacher's day" => lambda do
+      studio.visits.create!(person: studio.people.find_by!(name: "Odalys"), date: NOW.to_date)
+    end,
     "a smaller room" => -> { studio.rooms.first.update!(capacity: 3) },
     "a register" => -> { rehearsal.attendances.create!(studio:, person: dancers.first, present: false, by_name: "D") },
-    "how far it got" => -> { piece.sections.first.teachings.create!(studio_id: studio.id, eights: 2, day: NOW.to_date, by_name: "D", created_at: NOW) },
+    "how far it got" => lambda do
+      piece.sections.first.teachings.create!(
+        studio_id: studio.id,
+        eights: 2,
+        day: NOW.to_date,
+        by_name: "D",
+        created_at: NOW
+      )
+    end,
     "minutes it took" => -> { slot.update!(actual_minutes: 31) },
     "a pin" => -> { send_json "/pieces/#{piece.id}/slots/#{slot.id}/pin", {} },
     "a slot that moved" => -> { slot.update!(start_minute: slot.start_minute + 5) },
-    "a slot that went" => -> { App::Planning::Actions::CopySlots.remove(plan, [plan.slots.where(kind: "cool_down").first]) },
+    "a slot that went" => lambda do
+      App::Planning::Actions::CopySlots.remove(plan, [plan.slots.where(kind: "cool_down").first])
+    end,
     "a plan that was told" => -> { send_form "/pieces/#{piece.id}/plans/#{plan.id}/publish", {} },
     "a setting of the studio" => -> { studio.update!(settings: { "latest_finish" => 1200 }) },
-    "another piece's plan" => lambda {
-      other = make_piece(studio, director, title: "Spring Piece", lines: "Rain, 2 eights, Odalys").tap { |made| make_cast(made) }
-      App::Planning::Actions::Make.new(other, director.account, studio.local(NOW)).run
-    }
+    "another piece's plan" =>
+      lambda do
+        other =
+          make_piece(studio, director, title: "Spring Piece", lines: "Rain, 2 eights, Odalys").tap do |made|
+            make_cast(made)
+          end
+        App::Planning::Actions::Make.new(other, director.account, studio.local(NOW)).run
+      end
   }
 
   changes.each do |what, change|
@@ -55,7 +73,10 @@ RSpec.describe App::Reading::SeasonVersion, :web do
     %w[/ /rehearsals /calls].each { |path| get path }
     get "/pieces/#{piece.id}/plan"
     expect([stamp, stamp(NOW + 1800)]).to all(eq(before))
-    expect([stamp(Time.utc(2027, 2, 2, 18)), stamp(Time.utc(2027, 2, 3, 1))].map { |later| later == before }).to eq [false, false]
+    expect([stamp(Time.utc(2027, 2, 2, 18)), stamp(Time.utc(2027, 2, 3, 1))].map { |later| later == before }).to eq [
+      false,
+      false
+    ]
   end
 
   it "is not touched by another studio" do

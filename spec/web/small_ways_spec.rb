@@ -2,8 +2,8 @@
 
 require "web_helper"
 
-# The small ways of a studio's year: put away and brought back, taken twice, typed wrongly, changed by two at once. What was
-# typed stays, what is refused says why, and nothing is half done.
+# The small ways of a studio's year: put away and brought back, taken twice, typed wrongly, changed by two at once. What
+# was typed stays, what is refused says why, and nothing is half done.
 RSpec.describe "small ways", :web do
   let(:studio) { make_studio }
   let(:director) { make_member(studio, "director") }
@@ -22,7 +22,10 @@ RSpec.describe "small ways", :web do
     last_response.redirect? ? text(last_response.headers["location"].sub(%r{\Ahttps?://[^/]+}, "")) : words
   end
 
-  def undo = body[%r{class="undo"[^>]*action="([^"]+)"|action="([^"]+/(?:archive|cancel))"}] && (Regexp.last_match(1) || Regexp.last_match(2))
+  def undo
+    body[%r{class="undo"[^>]*action="([^"]+)"|action="([^"]+/(?:archive|cancel))"}] &&
+      (Regexp.last_match(1) || Regexp.last_match(2))
+  end
 
   describe "rooms and rehearsals" do
     it "says what a room needs, and takes its size from its floor" do
@@ -34,17 +37,26 @@ RSpec.describe "small ways", :web do
 
     it "puts a room away and brings it back, and cancels a rehearsal and lets it stand again" do
       make_season(studio, last: "2027-02-09")
-      room, rehearsal = studio.rooms.first, studio.rehearsals.first
+      room = studio.rooms.first
+      rehearsal = studio.rehearsals.first
       expect(told("/rooms/#{room.id}/archive", {})).to include I18n.t("rehearsals.room_gone", name: "Hall")
       expect(told("/rooms/#{room.id}/archive", {})).to include I18n.t("rehearsals.room_back", name: "Hall")
       expect(told("/rehearsals/#{rehearsal.id}/cancel", {})).to include I18n.t("rehearsals.cancelled", day: "Tue 2 Feb")
       expect([studio.rehearsals.standing.count, undo]).to eq [1, "/rehearsals/#{rehearsal.id}/cancel"]
-      expect([told("/rehearsals/#{rehearsal.id}/cancel", {}), studio.rehearsals.standing.count]).to match([a_string_including(I18n.t("rehearsals.back", day: "Tue 2 Feb")), 2])
+      expect([told("/rehearsals/#{rehearsal.id}/cancel", {}), studio.rehearsals.standing.count]).to match(
+        [a_string_including(I18n.t("rehearsals.back", day: "Tue 2 Feb")), 2]
+      )
     end
 
     it "refuses more dates than a season has" do
       studio.rooms.create!(name: "Hall", capacity: 20)
-      daily = { "start" => "18:00", "end" => "20:00", "days" => %w[0 1 2 3 4 5 6], "first" => "2027-01-01", "rooms" => studio.rooms.ids }
+      daily = {
+        "start" => "18:00",
+        "end" => "20:00",
+        "days" => %w[0 1 2 3 4 5 6],
+        "first" => "2027-01-01",
+        "rooms" => studio.rooms.ids
+      }
       expect(told("/rehearsals", daily.merge("last" => "2027-12-31"))).to include "At most 200 rehearsals at once."
       expect(told("/rehearsals", daily.merge("last" => "2199-01-01"))).to include "may be two years at the most"
       expect(studio.rehearsals.count).to eq 0
@@ -60,21 +72,33 @@ RSpec.describe "small ways", :web do
       send_form "/people/#{person.id}", form.merge("name" => "Odette")
       expect([last_response.status, person.reload.name]).to eq [409, "Odile"]
       studio.people.create!(name: "Benno")
-      expect(told("/people/#{person.id}", form.merge("name" => "benno", "lock_version" => person.lock_version.to_s))).to include "There is a benno already"
+      expect(
+        told("/people/#{person.id}", form.merge("name" => "benno", "lock_version" => person.lock_version.to_s))
+      ).to include "There is a benno already"
     end
 
     it "says which time and how many dates it cannot take" do
       person = studio.people.create!(name: "Guest", teaches: true)
-      expect(told("/people/#{person.id}/absences", { "from_date" => "2027-02-10", "from" => "half past" })).to include "Times look like 17:30."
-      expect(told("/people/#{person.id}/absences", { "from_date" => "0099-02-10" })).to include "Give the first day as a date"
+      expect(
+        told("/people/#{person.id}/absences", { "from_date" => "2027-02-10", "from" => "half past" })
+      ).to include "Times look like 17:30."
+      expect(
+        told("/people/#{person.id}/absences", { "from_date" => "0099-02-10" })
+      ).to include "Give the first day as a date"
       many = Array.new(App::People::Actions::SetVisits::MOST + 1) { |i| (Date.new(2027, 1, 1) + i).iso8601 }.join(" ")
-      expect(told("/people/#{person.id}/visits", { "dates" => many })).to include "At most #{App::People::Actions::SetVisits::MOST} dates"
+      expect(
+        told("/people/#{person.id}/visits", { "dates" => many })
+      ).to include "At most #{App::People::Actions::SetVisits::MOST} dates"
       expect([person.absences.count, person.visits.count]).to eq [0, 0]
     end
 
     it "reads a roster saved by an old spreadsheet" do
-      file = Tempfile.new(["roster", ".csv"]).tap { |made| made.binmode.write("Name;Group\nJos\xE9 Vald\xE9s;Scouts\n".b) && made.rewind }
-      post "/roster/preview", { "piece" => piece.id.to_s, "file" => Rack::Test::UploadedFile.new(file.path, "text/csv") }, { "HTTP_X_CSRF_TOKEN" => token }
+      file =
+        Tempfile.new(%w[roster .csv])
+          .tap { |made| made.binmode.write("Name;Group\nJos\xE9 Vald\xE9s;Scouts\n".b) && made.rewind }
+      post "/roster/preview",
+           { "piece" => piece.id.to_s, "file" => Rack::Test::UploadedFile.new(file.path, "text/csv") },
+           { "HTTP_X_CSRF_TOKEN" => token }
       expect(CGI.unescapeHTML(body)).to include "José Valdés"
       expect(studio.people.dancers.count).to eq 0
     end
@@ -115,11 +139,28 @@ RSpec.describe "small ways", :web do
 
     it "refuses a section of another's name, or shorter than what is written in it" do
       walk, spiral = piece.sections.to_a
-      form = { "lock_version" => walk.lock_version.to_s, "name" => "spiral", "length" => "4", "fidelity" => "set", "method_preset" => "drill", "difficulty" => "1" }
+      form = {
+        "lock_version" => walk.lock_version.to_s,
+        "name" => "spiral",
+        "length" => "4",
+        "fidelity" => "set",
+        "method_preset" => "drill",
+        "difficulty" => "1"
+      }
       expect(told("#{path}/sections/#{walk.id}", form)).to include I18n.t("sections.same_name")
       walk.eights.find_by!(position: 4).update!(text: "1 step R")
-      expect(told("#{path}/sections/#{walk.id}", form.merge("name" => "Opening Walk", "length" => "2"))).to include I18n.t("sections.written", eight: 4)
-      send_form "#{path}/sections/#{spiral.id}", { **form, "lock_version" => spiral.lock_version.to_s, "name" => "Spiral", "length" => "3 + 4", "difficulty" => "9", "entry" => { "facing" => "3" } }
+      expect(
+        told("#{path}/sections/#{walk.id}", form.merge("name" => "Opening Walk", "length" => "2"))
+      ).to include I18n.t("sections.written", eight: 4)
+      send_form "#{path}/sections/#{spiral.id}",
+                {
+                  **form,
+                  "lock_version" => spiral.lock_version.to_s,
+                  "name" => "Spiral",
+                  "length" => "3 + 4",
+                  "difficulty" => "9",
+                  "entry" => { "facing" => "3" }
+                }
       expect([last_response.status, body]).to match([422, /option value="3" selected/])
       expect([walk.reload.eights.size, spiral.reload.difficulty.to_f]).to eq [4, 1.0]
     end
@@ -128,25 +169,37 @@ RSpec.describe "small ways", :web do
       form = { "name" => "bee", "like" => "step", "counts" => "2" }
       send_form "#{path}/names", form
       expect(told("#{path}/names", form.merge("name" => "BEE"))).to include I18n.t("names.taken")
-      expect(told("#{path}/names", { "name" => "", "like" => "nothing of the kind", "counts" => "99" })).to include(I18n.t("names.name"), I18n.t("names.like"), I18n.t("names.counts"))
+      expect(told("#{path}/names", { "name" => "", "like" => "nothing of the kind", "counts" => "99" })).to include(
+        I18n.t("names.name"),
+        I18n.t("names.like"),
+        I18n.t("names.counts")
+      )
       expect(studio.own_steps.pluck(:name, :like, :counts)).to eq [["bee", "step", 2]]
     end
 
     it "says what music it cannot have, and whom a new cut concerns" do
       facts = { "title" => "Winter Piece", "tempo" => "120" }
       expect(told("#{path}/music", facts.merge("first_count" => "soon"))).to include I18n.t("music.faults.first_count")
-      expect(told("#{path}/music", facts.merge("form" => Array.new(101) { |i| "part #{i} 8" }.join("\n")))).to include I18n.t("music.faults.form_many", most: 100)
+      expect(
+        told("#{path}/music", facts.merge("form" => Array.new(101) { |i| "part #{i} 8" }.join("\n")))
+      ).to include I18n.t("music.faults.form_many", most: 100)
       send_form "#{path}/music", facts.merge("length" => "1:00", "form" => "verse 4 eights\nchorus 32 counts")
       expect(piece.track.reload.form).to eq [["verse", 32], ["chorus", 32]]
       teacher = make_member(studio, "choreographer", person: studio.people.find_by!(name: "Mirela"))
       Records::Mail.where(studio:).delete_all
-      expect(told("#{path}/music", facts.merge("tempo" => "90", "length" => "1:20", "cut" => "yes"))).to include "The new cut is in, and one choreographer is told."
+      expect(
+        told("#{path}/music", facts.merge("tempo" => "90", "length" => "1:20", "cut" => "yes"))
+      ).to include "The new cut is in, and one choreographer is told."
       expect(Records::Mail.where(studio:).pluck(:recipient)).to eq [teacher.account.email]
     end
 
     it "hears a tempo through a tap too many" do
       send_json "/taps", { taps: [*(0..9).map { |i| i * 500 }, 4720].sort }
-      expect(JSON.parse(body)).to include("bpm" => 120.0, "dropped" => 1, "text" => a_string_including("1 taps left out"))
+      expect(JSON.parse(body)).to include(
+        "bpm" => 120.0,
+        "dropped" => 1,
+        "text" => a_string_including("1 taps left out")
+      )
       send_json "/taps", { taps: [1, "x", nil] }
       expect([last_response.status, JSON.parse(body)]).to eq [422, { "text" => I18n.t("music.tap_more", count: 7) }]
     end
@@ -155,7 +208,11 @@ RSpec.describe "small ways", :web do
   describe "the plan page before there is a plan" do
     it "says what is missing, one thing after another" do
       bare = make_piece(studio, director, lines: "", title: "Bare")
-      expect(text("/pieces/#{bare.id}/plan")).to include("say what the piece is made of", "say who is in it", "add rehearsals with rooms")
+      expect(text("/pieces/#{bare.id}/plan")).to include(
+        "say what the piece is made of",
+        "say who is in it",
+        "add rehearsals with rooms"
+      )
       expect(text("/")).to include I18n.t("decisions.no_links")
       make_cast(piece)
       make_season(studio)
@@ -179,11 +236,19 @@ RSpec.describe "small ways", :web do
       make_cast(piece)
       make_season(studio)
       send_form "#{path}/plan", {}
-      walk, mirela = piece.sections.first, studio.people.find_by!(name: "Mirela")
+      walk = piece.sections.first
+      mirela = studio.people.find_by!(name: "Mirela")
       ask = { "change" => "teacher", "section" => walk.id.to_s, "teacher" => mirela.id.to_s }
       expect(text("#{path}/plan/what-if?#{URI.encode_www_form(ask)}")).to include("Mirela", "Changes for people")
       send_form "#{path}/plan/what-if", ask
-      expect([walk.reload.choreographer, piece.reload.latest_plan.slots.work.where(kind: "learn").flat_map { |slot| slot.slot_people.where(role: "teacher").map(&:person_id) }.uniq]).to eq [mirela, [mirela.id]]
+      expect(
+        [
+          walk.reload.choreographer,
+          piece.reload.latest_plan.slots.work.where(kind: "learn")
+            .flat_map { |slot| slot.slot_people.where(role: "teacher").map(&:person_id) }
+            .uniq
+        ]
+      ).to eq [mirela, [mirela.id]]
       expect(send_form("#{path}/plan/what-if", ask.merge("teacher" => "0")).status).to eq 404
     end
   end
@@ -196,10 +261,16 @@ RSpec.describe "small ways", :web do
       plan = piece.latest_plan
       plan.update_columns(result: plan.result.merge("cost" => 99_999))
       job = App::Jobs::ImprovePlan.allocate.tap { |each| each.define_singleton_method(:que_attrs) { {} } }
-      allow(App::Planning::Actions::PlanWithReviews).to receive(:new).and_wrap_original { |made, *given| plan.reload.touch && made.call(*given) }
+      allow(App::Planning::Actions::PlanWithReviews).to receive(:new).and_wrap_original do |made, *given|
+        plan.reload.touch && made.call(*given)
+      end
       before = plan.slots.order(:id).pluck(:id)
       job.run(studio.id, plan.id)
-      expect([plan.reload.slots.order(:id).pluck(:id), plan.search["state"], plan.search["better"]]).to eq [before, "done", false]
+      expect([plan.reload.slots.order(:id).pluck(:id), plan.search["state"], plan.search["better"]]).to eq [
+        before,
+        "done",
+        false
+      ]
       job.run(studio.id, plan.id + 1)
       job.run(0, plan.id)
       expect(plan.reload.slots.count).to eq before.size
@@ -218,7 +289,9 @@ RSpec.describe "small ways", :web do
     get "/pieces/0", {}, { "HTTP_ACCEPT" => "application/json" }
     expect([last_response.status, JSON.parse(body).keys]).to eq [404, ["error"]]
     clear_cookies
-    post "#{path}/ticks", "{}", { "CONTENT_TYPE" => "application/json", "HTTP_ACCEPT" => "application/json", "HTTP_X_CSRF_TOKEN" => token }
+    post "#{path}/ticks",
+         "{}",
+         { "CONTENT_TYPE" => "application/json", "HTTP_ACCEPT" => "application/json", "HTTP_X_CSRF_TOKEN" => token }
     expect([last_response.status, JSON.parse(body)]).to eq [401, { "signed_out" => true }]
   end
 end

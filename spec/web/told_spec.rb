@@ -37,21 +37,32 @@ RSpec.describe "what was told", :web do
     first_slot(first).rehearsal.update!(cancelled_at: NOW + 3600)
     second = plan_at(NOW + 7200, "repair")
     page = shown("/pieces/#{piece.id}/plan/told")
-    expect(page).to match(/Tue 2 Feb 19:10 add on from the top .* \d+ people people go by this one Tue 2 Feb 17:10 add on from the top .* 8 people/)
+    expect(page).to match(
+      /Tue 2 Feb 19:10 add on from the top .* \d+ people people go by this one Tue 2 Feb 17:10 add on from the top .* 8 people/
+    )
     expect([first.reload.replaced_at, second.replaced_at]).to eq [NOW + 7200, nil]
   end
 
   it "shows a version as it was, and says once what changed alike for several" do
     first = plan_at(NOW)
     slot = first_slot(first)
-    title, minute = slot.title, slot.start_minute
+    title = slot.title
+    minute = slot.start_minute
     slot.rehearsal.update!(cancelled_at: NOW + 3600)
     second = plan_at(NOW + 7200, "repair")
     old = shown("/pieces/#{piece.id}/plan/told/#{first.id}")
-    expect(old).to include("Told Tue 2 Feb 2027", "Tue 2 Feb 18:00 – 20:00, cancelled since", "#{Formats::Times.clock(minute)} – #{Formats::Times.clock(minute + slot.minutes)} #{title} everyone (6)")
-    expect(old).to match(/What it changed .*Ada Test, Bram Test, Cleo Test, Dov Test, Esi Test and 1 more Tue 2 Feb: new/)
+    expect(old).to include(
+      "Told Tue 2 Feb 2027",
+      "Tue 2 Feb 18:00 – 20:00, cancelled since",
+      "#{Formats::Times.clock(minute)} – #{Formats::Times.clock(minute + slot.minutes)} #{title} everyone (6)"
+    )
+    expect(old).to match(
+      /What it changed .*Ada Test, Bram Test, Cleo Test, Dov Test, Esi Test and 1 more Tue 2 Feb: new/
+    )
     new = shown("/pieces/#{piece.id}/plan/told/#{second.id}")
-    expect(new).to match(/people go by this one .* Tue 9 Feb .*What it changed .*Ada Test, Bram Test, Cleo Test, Dov Test, Esi Test and 1 more Tue 2 Feb: no longer called \(was 18:00/)
+    expect(new).to match(
+      /people go by this one .* Tue 9 Feb .*What it changed .*Ada Test, Bram Test, Cleo Test, Dov Test, Esi Test and 1 more Tue 2 Feb: no longer called \(was 18:00/
+    )
     expect(new).not_to include "Tue 2 Feb 18:00 – 20:00"
   end
 
@@ -61,7 +72,9 @@ RSpec.describe "what was told", :web do
     first_slot(first).rehearsal.update!(cancelled_at: NOW + 3600)
     second = plan_at(NOW + 7200, "repair")
     day = App::Shared::Dates.day(first_slot(second).rehearsal.date)
-    ["/pieces/#{piece.id}/calls", "/calls"].each { |path| expect(shown(path)).to match(/#{day} 18:00 – 20:00 [^–]* changed for \d people/) }
+    ["/pieces/#{piece.id}/calls", "/calls"].each do |path|
+      expect(shown(path)).to match(/#{day} 18:00 – 20:00 [^–]* changed for \d people/)
+    end
     expect(shown("/calls").scan("changed for").size).to be < studio.rehearsals.standing.count
     App::Shared::Clock.frozen_at = NOW + (8 * 86_400)
     expect(shown("/calls")).not_to include "changed for"
@@ -71,7 +84,9 @@ RSpec.describe "what was told", :web do
     plan_at(NOW)
     late = plan_at(Time.utc(2027, 2, 9, 22))
     page = shown("/pieces/#{piece.id}/plan/told/#{late.id}")
-    expect(page).to match(/Told Tue 9 Feb 2027 .* Tue 16 Feb 18:00 .*Behind it then \(2 rehearsals\) Tue 2 Feb 18:00.*Tue 9 Feb 18:00/)
+    expect(page).to match(
+      /Told Tue 9 Feb 2027 .* Tue 16 Feb 18:00 .*Behind it then \(2 rehearsals\) Tue 2 Feb 18:00.*Tue 9 Feb 18:00/
+    )
   end
 
   it "is for members, and only of what was told" do
@@ -104,10 +119,13 @@ RSpec.describe "what was told", :web do
     it "counts from what was known a week ago, through several plans, and shows nobody else's" do
       first = plan_at(NOW)
       day = first.slots.work.where(kind: "run").includes(:rehearsal).map(&:rehearsal).max_by(&:date)
-      known = first.slots.where(rehearsal: day).then { |slots| [slots.minimum(:start_minute), slots.map(&:end_minute).max] }
+      known =
+        first.slots.where(rehearsal: day).then { |slots| [slots.minimum(:start_minute), slots.map(&:end_minute).max] }
       2.times { |i| tell_moved(NOW + (3600 * (i + 1)), day, 10) }
       from, to, *old = [*known.map { |minute| minute + 20 }, *known].map { |minute| Formats::Times.clock(minute) }
-      expect(shown(page)).to include "Changed this week #{App::Shared::Dates.day(day.date)}: #{from} – #{to} instead of #{old.join(' – ')} Winter Piece"
+      expect(
+        shown(page)
+      ).to include "Changed this week #{App::Shared::Dates.day(day.date)}: #{from} – #{to} instead of #{old.join(' – ')} Winter Piece"
     end
 
     # The told plan once more, with one evening so many minutes later than in the one before.

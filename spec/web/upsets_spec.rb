@@ -2,7 +2,8 @@
 
 require "web_helper"
 
-# What happens after a plan was made, and how the director hears of it: on Home, beside the plan, and when telling people.
+# What happens after a plan was made, and how the director hears of it: on Home, beside the plan, and when telling
+# people.
 RSpec.describe "what a plan does not know of", :web do
   let(:studio) { make_studio }
   let(:director) { make_member(studio, "director") }
@@ -23,7 +24,11 @@ RSpec.describe "what a plan does not know of", :web do
 
   def tell(piece) = send_form("/pieces/#{piece.id}/plans/#{latest(piece).id}/publish", {})
   def latest(piece) = piece.reload.latest_plan
-  def slots(piece) = latest(piece).slots.work.includes(:rehearsal).sort_by { |slot| [slot.rehearsal.date, slot.start_minute] }
+
+  def slots(piece)
+    latest(piece).slots.work.includes(:rehearsal).sort_by { |slot| [slot.rehearsal.date, slot.start_minute] }
+  end
+
   def upsets = App::Reading::PlanConflicts.of(latest(piece), piece, now)
   def shown(path) = get(path).then { CGI.unescapeHTML(last_response.body.gsub(/<[^>]+>/, " ").gsub(/\s+/, " ")) }
 
@@ -44,12 +49,17 @@ RSpec.describe "what a plan does not know of", :web do
 
   it "names everybody who is away from what, and a visiting teacher's days" do
     first = slots(piece).first
-    dancers.first(2).each { |dancer| dancer.absences.create!(studio:, from_date: first.rehearsal.date, to_date: first.rehearsal.date) }
+    dancers.first(2)
+      .each do |dancer|
+        dancer.absences.create!(studio:, from_date: first.rehearsal.date, to_date: first.rehearsal.date)
+      end
     expect(upsets).to eq ["Ada Test and Bram Test are away on Tue 2 Feb, and called."]
     lesson = slots(piece).find { |slot| slot.kind == "learn" && slot.title.include?("Spiral") }
     teacher = studio.people.find_by!(name: "Mirela")
     studio.visits.create!(person: teacher, date: lesson.rehearsal.date + 1)
-    expect(upsets).to include("Mirela is away on #{App::Shared::Dates.day(lesson.rehearsal.date)}, and called.").or include(a_string_including("Ada Test, Bram Test and Mirela are away"))
+    expect(upsets).to include(
+      "Mirela is away on #{App::Shared::Dates.day(lesson.rehearsal.date)}, and called."
+    ).or include(a_string_including("Ada Test, Bram Test and Mirela are away"))
   end
 
   it "says that a pin holds somebody who cannot come, and that minors would go home too late" do
@@ -77,7 +87,11 @@ RSpec.describe "what a plan does not know of", :web do
   end
 
   it "asks for time for what came in, and for whoever came in, and wants none for what is gone" do
-    send_form "/pieces/#{piece.id}/structure", { "structure" => "#{Studios::LINES}\nEpilogue, 2 eights, Odalys", "lock_version" => piece.lock_version.to_s }
+    send_form "/pieces/#{piece.id}/structure",
+              {
+                "structure" => "#{Studios::LINES}\nEpilogue, 2 eights, Odalys",
+                "lock_version" => piece.lock_version.to_s
+              }
     expect(upsets).to include(a_string_matching(/\ANot in the plan: Learn Epilogue/))
     send_form "/pieces/#{piece.id}/plan", {}
     make_cast(piece, %w[Dov])
@@ -94,27 +108,47 @@ RSpec.describe "what a plan does not know of", :web do
     late = studio.local(App::Shared::Clock.now)
     done = App::Reading::PlanConflicts.of(latest(piece), piece, late)
     expect(done).to include(a_string_matching(/Learn Opening Walk/)), "nobody has it, and the lesson is over"
-    keys = slots(piece).select { |slot| slot.rehearsal_id == lesson.rehearsal_id }.map { |slot| slot.task_key.sub(/\A[a-z]+-/, "") }
-    send_json "/pieces/#{piece.id}/ticks", { cells: dancers.product(keys).map { |dancer, key| "#{dancer.id}:#{key}" }, rung: 4, kind: "danced" }
+    keys =
+      slots(piece)
+        .select { |slot| slot.rehearsal_id == lesson.rehearsal_id }
+        .map { |slot| slot.task_key.sub(/\A[a-z]+-/, "") }
+    send_json "/pieces/#{piece.id}/ticks",
+              { cells: dancers.product(keys).map { |dancer, key| "#{dancer.id}:#{key}" }, rung: 4, kind: "danced" }
     expect(App::Reading::PlanConflicts.of(latest(piece), piece.reload, late).join).not_to include("Learn Opening Walk")
   end
 
   it "says what nothing needs any longer" do
     lesson = slots(piece).find { |slot| slot.kind == "learn" && slot.title.include?("Spiral") }
-    send_json "/pieces/#{piece.id}/ticks", { cells: dancers.map { |dancer| "#{dancer.id}:#{lesson.task_key.delete_prefix('learn-')}" }, rung: 4, kind: "danced" }
+    send_json "/pieces/#{piece.id}/ticks",
+              {
+                cells: dancers.map { |dancer| "#{dancer.id}:#{lesson.task_key.delete_prefix('learn-')}" },
+                rung: 4,
+                kind: "danced"
+              }
     expect(upsets).to include(a_string_matching(/\ANo longer needed: Learn Spiral/))
   end
 
   describe "where another piece has been told meanwhile" do
-    let(:other) { make_piece(studio, director, title: "Spring Piece", lines: "Rain, 4 eights, Odalys").tap { |made| make_cast(made) } }
+    let(:other) do
+      make_piece(studio, director, title: "Spring Piece", lines: "Rain, 4 eights, Odalys").tap do |made|
+        make_cast(made)
+      end
+    end
 
     it "tells nobody to be in two places, and says who would be" do
       send_form "/pieces/#{piece.id}/plan", {}
       plan_and_tell(other)
       standing = piece.published_plan
       Records::Plan.where(id: standing.id).update_all(replaced_at: NOW)
-      latest(piece).slots.work.update_all(rehearsal_id: slots(other).first.rehearsal_id, start_minute: slots(other).first.start_minute, updated_at: NOW + 1)
-      expect(upsets.join(" ")).to include("called to two pieces at once on #{App::Shared::Dates.day(slots(other).first.rehearsal.date)}", "Two pieces are in Hall at once")
+      latest(piece).slots.work.update_all(
+        rehearsal_id: slots(other).first.rehearsal_id,
+        start_minute: slots(other).first.start_minute,
+        updated_at: NOW + 1
+      )
+      expect(upsets.join(" ")).to include(
+        "called to two pieces at once on #{App::Shared::Dates.day(slots(other).first.rehearsal.date)}",
+        "Two pieces are in Hall at once"
+      )
       tell(piece)
       expect(shown("/pieces/#{piece.id}/plan")).to match(/Nobody was told: .* Plan again from today first\./)
       expect(latest(piece).published_at).to be_nil
@@ -138,7 +172,9 @@ RSpec.describe "what a plan does not know of", :web do
         tell(piece)
         (@told ||= []) << mails
       end
-      expect(@told.first.to_h.fetch(teacher.account.email)).to include("#{App::Shared::Dates.day(lesson.rehearsal.date)}: no longer called")
+      expect(@told.first.to_h.fetch(teacher.account.email)).to include(
+        "#{App::Shared::Dates.day(lesson.rehearsal.date)}: no longer called"
+      )
       expect(@told.last).to eq []
     end
   end

@@ -18,7 +18,12 @@ RSpec.describe "versions of a section, and a new cut of the music", :web do
   end
 
   def save(texts, people: {}, version: 0)
-    send_form path, { "rows" => texts.to_h { |n, text| [n.to_s, { "text" => text }] }, "people" => people, "lock_version" => version }
+    send_form path,
+              {
+                "rows" => texts.to_h { |n, text| [n.to_s, { "text" => text }] },
+                "people" => people,
+                "lock_version" => version
+              }
     last_response
   end
 
@@ -27,7 +32,8 @@ RSpec.describe "versions of a section, and a new cut of the music", :web do
     expect(section.versions.pluck(:kind, :eights)).to eq [["seated", { "1" => "1 wheel 2 clap lap" }]]
     expect(section.eights.first.text).to eq "1 step R 2 step L"
     expect(get(screen).body).to include("1 wheel 2 clap lap", "seated", 'placeholder="1 step R 2 step L"')
-    send_form "/pieces/#{piece.id}/steps/preview", { "section" => section.id, "version" => "seated", "rows" => { "1" => { "text" => "1-8 chair turn L" } } }
+    send_form "/pieces/#{piece.id}/steps/preview",
+              { "section" => section.id, "version" => "seated", "rows" => { "1" => { "text" => "1-8 chair turn L" } } }
     expect(last_response.body).to include("facing left")
   end
 
@@ -35,7 +41,10 @@ RSpec.describe "versions of a section, and a new cut of the music", :web do
     other = piece.sections.second
     other.versions.create!(studio:, kind: "seated", eights: { "1" => "1 wheel" })
     save({ 1 => "1 wheel" }, people: { dancers[0].id => "section", dancers[1].id => "piece", dancers[2].id => "" })
-    told = dancers.map { |dancer| get("/my/#{dancer.person_links.issue(studio_id: studio.id).last}").body.scan("your version: seated").size }
+    told =
+      dancers.map do |dancer|
+        get("/my/#{dancer.person_links.issue(studio_id: studio.id).last}").body.scan("your version: seated").size
+      end
     expect(told).to eq [2, 4, 0]
     save({ 1 => "1 wheel" }, people: { dancers[1].id => "" }, version: section.versions.first.lock_version)
     expect(piece.version_people.pluck(:person_id)).to eq [dancers[0].id]
@@ -46,7 +55,9 @@ RSpec.describe "versions of a section, and a new cut of the music", :web do
     save({ 1 => "2 wheel" }, version: section.versions.first.lock_version)
     expect(save({ 1 => "1 lean" }, version: 0).status).to eq 409
     expect([last_response.body.include?("1 lean"), section.versions.first.eights]).to eq [true, { "1" => "2 wheel" }]
-    expect(save({ 2 => "x" * 1200 }, version: 1).then { |r| [r.status, r.body.include?("more than 1000 letters")] }).to eq [422, true]
+    expect(
+      save({ 2 => "x" * 1200 }, version: 1).then { |r| [r.status, r.body.include?("more than 1000 letters")] }
+    ).to eq [422, true]
     send_form path.sub("seated", "flying"), {}
     expect(last_response.status).to eq 404
   end
@@ -54,7 +65,14 @@ RSpec.describe "versions of a section, and a new cut of the music", :web do
   it "shows what a new cut would do before it is taken, and tells who teaches what moves" do
     teacher = studio.people.find_by!(name: "Mirela")
     member = make_member(studio, "choreographer", person: teacher)
-    form = { "title" => piece.title, "show_date" => "2027-03-20", "length" => "1:10", "first_count" => "0", "tempo" => "120\nfrom 33: 90", "form" => "" }
+    form = {
+      "title" => piece.title,
+      "show_date" => "2027-03-20",
+      "length" => "1:10",
+      "first_count" => "0",
+      "tempo" => "120\nfrom 33: 90",
+      "form" => ""
+    }
     send_form "/pieces/#{piece.id}/music/cut", form
     expect(last_response.body).to include("A new cut", "3 links of 4 move", "Opening Walk into Spiral", "Mirela")
     expect(piece.track.reload.tempo).to eq [[1, 120.0]]

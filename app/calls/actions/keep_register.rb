@@ -20,7 +20,9 @@ module App
           Records::Rehearsal.transaction do
             called.each { |id| one(id) }
             lessons.each { |section, text| taught(section, text.to_i) }
-            slots.each { |slot| slot.update!(actual_minutes: minutes[slot.id.to_s].presence&.to_i) if minutes.key?(slot.id.to_s) }
+            slots.each do |slot|
+              slot.update!(actual_minutes: minutes[slot.id.to_s].presence&.to_i) if minutes.key?(slot.id.to_s)
+            end
           end
           Shared::Result.ok
         end
@@ -28,7 +30,11 @@ module App
         private
 
         def bad_minutes
-          bad = minutes.values.map { |text| text.to_s.strip }.reject(&:empty?).find { |text| !Integer(text, exception: false)&.between?(1, 600) }
+          bad =
+            minutes.values
+              .map { |text| text.to_s.strip }
+              .reject(&:empty?)
+              .find { |text| !Integer(text, exception: false)&.between?(1, 600) }
           I18n.t("register.minutes") if bad
         end
 
@@ -39,15 +45,28 @@ module App
 
         # [[section, text], …] of the lessons for which something was given.
         def lessons(slots)
-          given = @params["taught"].is_a?(Hash) ? @params["taught"].transform_values { |text| text.to_s.strip }.reject { |_, text| text.empty? } : {}
-          slots.select { |slot| given.key?(slot.id.to_s) && slot.lesson? }.map { |slot| [@rehearsal.studio.sections.find(slot.section_ids.first), given[slot.id.to_s]] }
+          given =
+            if @params["taught"].is_a?(Hash)
+              @params["taught"].transform_values { |text| text.to_s.strip }.reject { |_, text| text.empty? }
+            else
+              {}
+            end
+          slots
+            .select { |slot| given.key?(slot.id.to_s) && slot.lesson? }
+            .map { |slot| [@rehearsal.studio.sections.find(slot.section_ids.first), given[slot.id.to_s]] }
         end
 
         # A line in the log where it is not what the log says already.
         def taught(section, eights)
           return if section.teachings.order(:id).last&.eights == eights
 
-          section.teachings.create!(studio_id: section.studio_id, eights:, day: @rehearsal.date, by_name: @account.name, created_at: Shared::Clock.now)
+          section.teachings.create!(
+            studio_id: section.studio_id,
+            eights:,
+            day: @rehearsal.date,
+            by_name: @account.name,
+            created_at: Shared::Clock.now
+          )
         end
 
         def minutes = @params["minutes"].is_a?(Hash) ? @params["minutes"] : {}

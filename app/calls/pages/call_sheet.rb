@@ -17,11 +17,28 @@ module App
         def screen = :calls
         def studio = member.studio
         def rooms = @rooms ||= rehearsal.rooms.order(:id).to_a
-        def slots = @slots ||= Reading::StandingSlots.standing(studio, [rehearsal]).includes(:room, slot_people: :person, plan: :piece).to_a
+
+        def slots
+          @slots ||=
+            Reading::StandingSlots.standing(studio, [rehearsal])
+              .includes(:room, slot_people: :person, plan: :piece)
+              .to_a
+        end
+
         def pieces = slots.map { |slot| slot.plan.piece }.uniq
         def people = slots.flat_map { |slot| slot.slot_people.map(&:person) }.uniq
-        def teachers(slot) = slot.slot_people.select { |called| called.role == "teacher" }.map { |called| called.person.name }
-        def away = studio.absences.includes(:person).where("from_date <= :d AND to_date >= :d", d: rehearsal.date).map { |absence| absence.person.name }.uniq.sort
+
+        def teachers(slot)
+          slot.slot_people.select { |called| called.role == "teacher" }.map { |called| called.person.name }
+        end
+
+        def away
+          studio.absences.includes(:person)
+            .where("from_date <= :d AND to_date >= :d", d: rehearsal.date)
+            .map { |absence| absence.person.name }
+            .uniq
+            .sort
+        end
 
         def who(slot)
           dancers = slot.slot_people.select { |called| called.role == "dancer" }.map(&:person_id)
@@ -54,7 +71,12 @@ module App
         def call_groups = calls.group_by { |c| [c.arrive, c.release, c.alone?] }
         def cautions = hazards.map { |hazard| [I18n.t("hazards.#{hazard}.name"), I18n.t("hazards.#{hazard}.care")] }
         def bring = sections.filter_map { |section| section.bring.empty? ? nil : "#{section.name}: #{section.bring}" }
-        def watch = studio.corrections.open.where(section_id: sections.map(&:id)).includes(:section).map { |each| ["#{each.section.name}#{" #{each.place}" if each.place}", each.text] }
+
+        def watch
+          studio.corrections.open.where(section_id: sections.map(&:id)).includes(:section)
+            .map { |each| ["#{each.section.name}#{" #{each.place}" if each.place}", each.text] }
+        end
+
         def starts = pieces.flat_map { |piece| piece_starts(piece) }
 
         private
@@ -63,7 +85,10 @@ module App
 
         def changes_of(piece)
           before = piece.told_before or return []
-          told = Reading::CallDifference.new(piece, before, piece.published_plan, rehearsal.date).by_rehearsal.fetch(rehearsal.id, {})
+          told =
+            Reading::CallDifference.new(piece, before, piece.published_plan, rehearsal.date)
+              .by_rehearsal
+              .fetch(rehearsal.id, {})
           names = studio.people.where(id: told.keys).index_by(&:id)
           told.map { |id, change| [names.fetch(id), change] }
         end
@@ -80,7 +105,8 @@ module App
 
         def piece_starts(piece)
           wanted = slots.select { |slot| slot.plan.piece_id == piece.id && slot.from_link }.map(&:from_link).uniq
-          Records::Mapping::Works.load(piece).order.start_points.select { |point| wanted.include?(point.link) && point.row == 1 }
+          Records::Mapping::Works.load(piece).order.start_points
+            .select { |point| wanted.include?(point.link) && point.row == 1 }
         end
       end
     end

@@ -24,7 +24,12 @@ module App
 
         def first = (beside_frames.presence || @slots).map(&:start_minute).min
         def beside_frames = @slots.reject(&:frame?)
-        def dances? = @slots.flat_map { |slot| slot.slot_people.to_a }.any? { |called| called.person_id == person.id && called.role == "dancer" }
+
+        def dances?
+          @slots
+            .flat_map { |slot| slot.slot_people.to_a }
+            .any? { |called| called.person_id == person.id && called.role == "dancer" }
+        end
       end
     end
   end

@@ -16,8 +16,12 @@ module App
           return Shared::Result.no({ base: I18n.t("sign_in.link_used") }) unless @invitation&.open?(@now)
 
           account = known || Records::Account.new(email: @invitation.email, name: @name, password: @password)
-          return Shared::Result.no({ password: I18n.t("sign_in.known_password") }) if known && !known.authenticate(@password)
-          return Shared::Result.no(account.errors.to_hash.transform_values(&:first)) unless account.persisted? || account.save
+          if known && !known.authenticate(@password)
+            return Shared::Result.no({ password: I18n.t("sign_in.known_password") })
+          end
+          unless account.persisted? || account.save
+            return Shared::Result.no(account.errors.to_hash.transform_values(&:first))
+          end
 
           Shared::Result.ok(join(account))
         end

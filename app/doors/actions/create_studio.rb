@@ -8,11 +8,20 @@ module App
         def initialize(params) = @params = params
 
         def run
-          studio = Records::Studio.new(name: @params["studio"].to_s.strip, time_zone: @params["time_zone"].presence || "Europe/London")
-          account = Records::Account.new(email: @params["email"], name: @params["name"], password: @params["password"].to_s)
+          studio =
+            Records::Studio.new(
+              name: @params["studio"].to_s.strip,
+              time_zone: @params["time_zone"].presence || "Europe/London"
+            )
+          account =
+            Records::Account.new(email: @params["email"], name: @params["name"], password: @params["password"].to_s)
           studio.validate
           account.validate
-          errors = { studio: studio.errors[:name].first, time_zone: studio.errors[:time_zone].first, **first_errors(account) }.compact
+          errors = {
+            studio: studio.errors[:name].first,
+            time_zone: studio.errors[:time_zone].first,
+            **first_errors(account)
+          }.compact
           errors.any? ? Shared::Result.no(errors) : Shared::Result.ok(create(studio, account))
         rescue ActiveRecord::RecordNotUnique
           Shared::Result.no({ email: I18n.t("sign_in.taken") })

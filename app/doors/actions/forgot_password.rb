@@ -13,8 +13,14 @@ module App
         def run
           return unless @account
 
-          _, token = Records::PasswordReset.issue(account: @account, expires_at: @now + (Records::PasswordReset::HOURS * 3600))
-          Shared::Post.new(nil).send_out(to: @account.email, template: "reset", name: @account.name, link: "#{Settings.app_url}/reset/#{token}")
+          _, token =
+            Records::PasswordReset.issue(account: @account, expires_at: @now + (Records::PasswordReset::HOURS * 3600))
+          Shared::Post.new(nil).send_out(
+            to: @account.email,
+            template: "reset",
+            name: @account.name,
+            link: "#{Settings.app_url}/reset/#{token}"
+          )
         end
       end
     end

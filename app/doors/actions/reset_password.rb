@@ -15,7 +15,9 @@ module App
           return Shared::Result.no({ base: I18n.t("sign_in.link_used") }) unless @reset&.open?(@now)
 
           account = @reset.account
-          return Shared::Result.no({ password: I18n.t("sign_in.password_short") }) unless account.update(password: @password)
+          unless account.update(password: @password)
+            return Shared::Result.no({ password: I18n.t("sign_in.password_short") })
+          end
 
           @reset.update!(used_at: @now)
           account.sign_out_everywhere

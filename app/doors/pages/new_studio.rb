@@ -16,7 +16,10 @@ module App
         def title = I18n.t("sign_in.begin")
         def value(name) = @typed[name].to_s
         def zone = value("time_zone").empty? ? "Europe/London" : value("time_zone")
-        def zones = TZInfo::Timezone.all_identifiers.grep(%r{\A(Africa|America|Asia|Atlantic|Australia|Europe|Indian|Pacific)/})
+
+        def zones
+          TZInfo::Timezone.all_identifiers.grep(%r{\A(Africa|America|Asia|Atlantic|Australia|Europe|Indian|Pacific)/})
+        end
       end
     end
   end

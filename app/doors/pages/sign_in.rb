@@ -12,7 +12,8 @@ module App
           return [] if Settings.production?
 
           studio = Records::Studio.find_by(demo: true) or return []
-          studio.memberships.includes(:account).order(:id).map { |place| [place.account, I18n.t("roles.#{place.role}")] }
+          studio.memberships.includes(:account).order(:id)
+            .map { |place| [place.account, I18n.t("roles.#{place.role}")] }
         end
 
         def initialize(email: "", error: nil)

@@ -22,7 +22,9 @@ module App
         end
 
         def nobody
-          @page.work.sections.select { |section| section.choreographer.nil? }.map { |section| [I18n.t("decisions.nobody", name: section.name), @page.path("/sections/#{section.id}")] }
+          @page.work.sections
+            .select { |section| section.choreographer.nil? }
+            .map { |section| [I18n.t("decisions.nobody", name: section.name), @page.path("/sections/#{section.id}")] }
         end
 
         # Joins that do not fit, that changed since they were agreed, that ask something; at most two of a kind.
@@ -30,54 +32,97 @@ module App
 
         def find_joins
           %i[clash changed question].flat_map do |state|
-            @page.standings.select { |standing| standing.state == state }.uniq { |standing| standing.join.key }.first(2).map { |standing| [join(standing, state), @page.path("/joins/#{standing.index}")] }
+            @page.standings
+              .select { |standing| standing.state == state }
+              .uniq { |standing| standing.join.key }
+              .first(2)
+              .map { |standing| [join(standing, state), @page.path("/joins/#{standing.index}")] }
           end
         end
 
         def join(standing, state)
           worst = standing.open.find { |finding| finding.verdict == state }
-          why = worst && Shared::JoinWording.new(standing.join, @page.work, groups: @page.piece.groups.to_h { |group| [group.id, group.name] }).then { |words| words.state(worst).downcase }
+          why =
+            worst &&
+            Shared::JoinWording
+              .new(standing.join, @page.work, groups: @page.piece.groups.to_h { |group| [group.id, group.name] })
+              .then { |words| words.state(worst).downcase }
           I18n.t("decisions.join_#{state}", name: standing.join.name, why:)
         end
 
         # Groups that do not meet, dancers asked for two things, somebody unaccounted for.
         def lines
-          @page.snapshot.memo(:line_findings) { @page.snapshot.lines.findings }.group_by(&:link).first(2).map do |index, found|
-            [I18n.t("decisions.lines", name: @page.order.links[index - 1].name, count: found.size), @page.path("/spacing?at=#{index}&show=lines")]
-          end
+          @page.snapshot
+            .memo(:line_findings) { @page.snapshot.lines.findings }
+            .group_by(&:link)
+            .first(2)
+            .map do |index, found|
+              [
+                I18n.t("decisions.lines", name: @page.order.links[index - 1].name, count: found.size),
+                @page.path("/spacing?at=#{index}&show=lines")
+              ]
+            end
         end
 
-        def music = Core::Piece::MusicFit.new(@page.work).findings.first(2).map { |finding| [Shared::Wording.music(finding), @page.path("/music")] }
+        def music
+          Core::Piece::MusicFit.new(@page.work).findings.first(2)
+            .map { |finding| [Shared::Wording.music(finding), @page.path("/music")] }
+        end
 
         def plan
           return [] if @page.order.links.empty? || @page.snapshot.cast.empty?
 
           plan = @piece.latest_plan or return [[I18n.t("decisions.no_plan"), @page.path("/plan")]]
           short = plan.result.fetch("unplaced", []).sum { |task| task["minutes"] }
-          [(short.positive? ? I18n.t("decisions.short", minutes: short) : nil), (plan.published? ? nil : I18n.t("decisions.draft"))]
-            .compact.map { |text| [text, @page.path("/plan")] }
+          [
+            (short.positive? ? I18n.t("decisions.short", minutes: short) : nil),
+            (plan.published? ? nil : I18n.t("decisions.draft"))
+          ].compact.map do |text|
+            [text, @page.path("/plan")]
+          end
         end
 
         # What happened that the plan does not know of.
         def upset
           found = (plan = @piece.latest_plan) ? Reading::PlanConflicts.of(plan, @piece, @page.now) : []
-          found.any? ? [[I18n.t("decisions.upset", count: found.size, what: found.first, more: found.size - 1), @page.path("/plan")]] : []
+          if found.any?
+            [
+              [
+                I18n.t("decisions.upset", count: found.size, what: found.first, more: found.size - 1),
+                @page.path("/plan")
+              ]
+            ]
+          else
+            []
+          end
         end
 
         # Joins nobody was shown although both their links are being danced.
         def gaps
-          @page.snapshot.memo(:gaps) { Core::Learning::Coverage.new(@page.items, @page.progress).gaps }.select { |line| line.item.kind == :join && danced?(line.item) }.first(3).map do |line|
-            [I18n.t("decisions.join_gap", name: line.item.name), @page.path("/who-has-it?at=#{line.item.links.first}j")]
-          end
+          @page.snapshot
+            .memo(:gaps) { Core::Learning::Coverage.new(@page.items, @page.progress).gaps }
+            .select { |line| line.item.kind == :join && danced?(line.item) }
+            .first(3)
+            .map do |line|
+              [
+                I18n.t("decisions.join_gap", name: line.item.name),
+                @page.path("/who-has-it?at=#{line.item.links.first}j")
+              ]
+            end
         end
 
         def danced?(join)
           join.links.any? do |index|
-            [index, index + 1].all? { |i| (item = @page.items.of_link(i)) && @page.items.dancers(item).any? { |who| @page.progress.rung(who, item.key) >= 3 } }
+            [index, index + 1].all? do |i|
+              (item = @page.items.of_link(i)) &&
+                @page.items.dancers(item).any? { |who| @page.progress.rung(who, item.key) >= 3 }
+            end
           end
         end
 
-        def unplaced = @page.work.unplaced.map { |section| [I18n.t("decisions.unplaced", name: section.name), @page.path("#order")] }
+        def unplaced
+          @page.work.unplaced.map { |section| [I18n.t("decisions.unplaced", name: section.name), @page.path("#order")] }
+        end
       end
     end
   end

@@ -3,8 +3,8 @@
 module App
   module Joins
     module Actions
-      # "Agreed in the room": the edges as they are now, with words if there are any. The other teacher is told. Taking it
-      # back is a further entry; nothing of the history is changed.
+      # "Agreed in the room": the edges as they are now, with words if there are any. The other teacher is told. Taking
+      # it back is a further entry; nothing of the history is changed.
       class Agree
         def initialize(piece, standing, params, account, today)
           @piece = piece
@@ -16,15 +16,32 @@ module App
 
         def run
           now = Core::Joins::Agreement.of(@standing.held.seam)
-          row = @piece.agreements.new(studio_id: @piece.studio_id, join_key: @standing.join.key, kind: @params["withdraw"] ? "withdrawn" : "agreed", words: @params["words"].to_s,
-                                      leaving_digest: now.leaving, entering_digest: now.entering, account_id: @account.id, by_name: @account.name, day: @today, created_at: Shared::Clock.now)
+          row =
+            @piece.agreements.new(
+              studio_id: @piece.studio_id,
+              join_key: @standing.join.key,
+              kind: @params["withdraw"] ? "withdrawn" : "agreed",
+              words: @params["words"].to_s,
+              leaving_digest: now.leaving,
+              entering_digest: now.entering,
+              account_id: @account.id,
+              by_name: @account.name,
+              day: @today,
+              created_at: Shared::Clock.now
+            )
           return Shared::Result.no({ words: I18n.t("joins.long_words") }) unless row.valid?
 
           Records::Piece.transaction do
             row.save!
             @piece.touch
           end
-          Shared::Result.ok(Shared::TellTeachers.new(@piece, @standing.join, except: @account).run(row.kind == "agreed" ? "join_agreed" : "join_withdrawn", words: row.words, by: @account.name))
+          Shared::Result.ok(
+            Shared::TellTeachers.new(@piece, @standing.join, except: @account).run(
+              row.kind == "agreed" ? "join_agreed" : "join_withdrawn",
+              words: row.words,
+              by: @account.name
+            )
+          )
         end
       end
     end

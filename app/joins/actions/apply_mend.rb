@@ -3,8 +3,8 @@
 module App
   module Joins
     module Actions
-      # Writes what a mend made of a piece: only what differs from the rows. Counts that somebody was taught and that are
-      # danced differently now are marked, and the owner of every section that changed is told.
+      # Writes what a mend made of a piece: only what differs from the rows. Counts that somebody was taught and that
+      # are danced differently now are marked, and the owner of every section that changed is told.
       class ApplyMend
         def initialize(piece, before, after, account, today)
           @piece = piece
@@ -18,7 +18,8 @@ module App
           Records::Piece.transaction do
             changed = @after.sections.zip(@before.sections).reject { |new, old| new == old }
             changed.each { |new, old| section(new, old) }
-            @after.links.zip(@before.links).each { |new, old| link(new, old) unless [new.mirrored, new.changes] == [old.mirrored, old.changes] }
+            @after.links.zip(@before.links)
+              .each { |new, old| link(new, old) unless [new.mirrored, new.changes] == [old.mirrored, old.changes] }
             @piece.touch
             Shared::KeepRevision.new(@piece, @account).record(summary)
             changed.map(&:first).each { |section| tell(section, summary) }
@@ -48,7 +49,8 @@ module App
         end
 
         def mark(key, before, after)
-          eights = before.each_with_index.filter_map { |line, i| i + 1 unless line.moves.empty? || line.same?(after[i]) }
+          eights =
+            before.each_with_index.filter_map { |line, i| i + 1 unless line.moves.empty? || line.same?(after[i]) }
           Shared::MarkChanged.new(@piece, key, eights, @account, @today).run if eights.any?
         end
 
@@ -59,10 +61,22 @@ module App
         end
 
         def tell(section, summary)
-          @piece.studio.memberships.where(person_id: section.choreographer).includes(:account).map(&:account).reject { |account| account.id == @account.id }.each do |account|
-            Shared::Post.new(@piece.studio).send_out(to: account.email, template: "section_mended", name: account.name, section: section.name, piece: @piece.title, what: summary, by: @account.name,
-                                             link: "#{Settings.app_url}/pieces/#{@piece.id}/steps?section=#{section.id}")
-          end
+          @piece.studio.memberships.where(person_id: section.choreographer)
+            .includes(:account)
+            .map(&:account)
+            .reject { |account| account.id == @account.id }
+            .each do |account|
+              Shared::Post.new(@piece.studio).send_out(
+                to: account.email,
+                template: "section_mended",
+                name: account.name,
+                section: section.name,
+                piece: @piece.title,
+                what: summary,
+                by: @account.name,
+                link: "#{Settings.app_url}/pieces/#{@piece.id}/steps?section=#{section.id}"
+              )
+            end
         end
       end
     end

@@ -15,10 +15,14 @@ module App
 
         def run
           @piece.with_lock do
-            next Shared::Result.no({ base: I18n.t("mends.moved_on") }) if @params["lock_version"].to_i != @piece.lock_version
+            if @params["lock_version"].to_i != @piece.lock_version
+              next Shared::Result.no({ base: I18n.t("mends.moved_on") })
+            end
 
             before = last_revision
-            Shared::WatchAgreements.around(@piece, @account, @today) { ApplyMend.new(@piece, @shown.work, @shown.after, @account, @today).run(@shown.text) }
+            Shared::WatchAgreements.around(@piece, @account, @today) do
+              ApplyMend.new(@piece, @shown.work, @shown.after, @account, @today).run(@shown.text)
+            end
             Shared::Result.ok("/pieces/#{@piece.id}/revisions/#{before}/restore")
           end
         end

@@ -15,7 +15,9 @@ module App
         end
 
         def run
-          return Shared::Result.no({ held: I18n.t("joins.held") }) if @which == "ending" && held && !held.between?(1, 64)
+          if @which == "ending" && held && !held.between?(1, 64)
+            return Shared::Result.no({ held: I18n.t("joins.held") })
+          end
 
           @piece.update!(settings: @piece.settings.merge(@which => values))
           Shared::Result.ok
@@ -31,7 +33,11 @@ module App
         def held = Integer(@params["held"].to_s, exception: false)
 
         def stated
-          Records::Section::EDGE.filter_map { |name, among| (chosen = among.find { |each| each.to_s == @params[name].to_s }) && [name, chosen] }.to_h
+          Records::Section::EDGE
+            .filter_map do |name, among|
+              (chosen = among.find { |each| each.to_s == @params[name].to_s }) && [name, chosen]
+            end
+            .to_h
         end
       end
     end

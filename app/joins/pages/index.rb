@@ -17,6 +17,7 @@ module App
         def title = "#{I18n.t('ways.joins')} · #{piece.title}"
         def wording(standing) = Shared::JoinWording.new(standing.join, work, groups: group_names)
         def counts = @counts ||= standings.map(&:state).tally
+
         # "1 does not fit · 2 ask something"
         def summary
           open = %i[clash question changed caution].select { |state| counts[state] }
@@ -30,20 +31,41 @@ module App
 
         # One line for a join: what is most pressing, or what was agreed.
         def line(standing)
-          return I18n.t("joins.changed_line", edges: standing.changed.map { |edge| I18n.t("joins.edges.#{edge}") }.join(" and ")) if standing.changed.any?
+          if standing.changed.any?
+            return (
+              I18n.t(
+                "joins.changed_line",
+                edges: standing.changed.map { |edge| I18n.t("joins.edges.#{edge}") }.join(" and ")
+              )
+            )
+          end
           return agreed_line(standing.agreement) if standing.agreed?
 
           worst = standing.open.max_by { |finding| Core::Joins::Finding::VERDICTS.index(finding.verdict) }
           worst ? wording(standing).sentence(worst) : I18n.t("joins.fits_line")
         end
 
-        def agreed_line(row) = I18n.t(row.words.empty? ? "joins.agreed_line" : "joins.agreed_words", day: Shared::Dates.day(row.day), by: row.by_name, words: row.words)
+        def agreed_line(row)
+          I18n.t(
+            row.words.empty? ? "joins.agreed_line" : "joins.agreed_words",
+            day: Shared::Dates.day(row.day),
+            by: row.by_name,
+            words: row.words
+          )
+        end
 
         # [[key, name, stated, findings], …] of the opening and the ending.
         def ends
           return [] if order.links.empty?
 
-          found = Core::Joins::Ends.new(work, opening: stated("opening"), ending: stated("ending"), held: piece.setting("ending")["held"] || 4, vocabulary:)
+          found =
+            Core::Joins::Ends.new(
+              work,
+              opening: stated("opening"),
+              ending: stated("ending"),
+              held: piece.setting("ending")["held"] || 4,
+              vocabulary:
+            )
           [["opening", order.links.first, found.opening], ["ending", order.links.last, found.ending]]
         end
 
@@ -59,7 +81,8 @@ module App
         private
 
         def stated(which)
-          piece.setting(which).slice("weight", "facing", "level", "place").to_h { |name, value| [name.to_sym, %w[weight level].include?(name) ? value.to_sym : value] }
+          piece.setting(which).slice("weight", "facing", "level", "place")
+            .to_h { |name, value| [name.to_sym, %w[weight level].include?(name) ? value.to_sym : value] }
         end
       end
     end

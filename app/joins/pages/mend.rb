@@ -33,7 +33,9 @@ module App
         def joins_after
           review = Core::Joins::Review.new(after, vocabulary:, metres: stage.metres)
           held_now = snapshot.review.joins.map(&:verdict)
-          review.joins.zip(held_now).reject { |now, old| now.verdict == old }.map { |now, old| [now.join.name, old, now.verdict] }
+          review.joins.zip(held_now)
+            .reject { |now, old| now.verdict == old }
+            .map { |now, old| [now.join.name, old, now.verdict] }
         end
 
         def counts_after = after.order.total_counts - work.order.total_counts
@@ -51,25 +53,56 @@ module App
             old = placed.link.danced
             new = link.danced
             shift = new.size - old.size
-            added = new.first([shift, 0].max).map { |danced| Change.new(where: I18n.t("mends.before", name: link.name), before: "", after: danced.row.text) }
+            added =
+              new.first([shift, 0].max)
+                .map do |danced|
+                  Change.new(where: I18n.t("mends.before", name: link.name), before: "", after: danced.row.text)
+                end
             pairs = new.drop([shift, 0].max).zip(old).reject { |now, was| now.row == was&.row }
-            added + pairs.map { |now, was| Change.new(where: I18n.t("mends.eight", name: link.name, eight: old.index(was).to_i + 1, index: placed.index), before: shown(was.row), after: shown(now.row)) }
+            added +
+              pairs.map do |now, was|
+                Change.new(
+                  where: I18n.t("mends.eight", name: link.name, eight: old.index(was).to_i + 1, index: placed.index),
+                  before: shown(was.row),
+                  after: shown(now.row)
+                )
+              end
           end.uniq { |change| [change.before, change.after, change.where.sub(/\d+\z/, "")] }
         end
 
-        def shown(row) = [row.text, ("“#{row.name}”" unless row.name == ""), ("#{row.counts} counts" unless row.counts == 8)].compact.join(" · ")
+        def shown(row)
+          [
+            row.text,
+            ("“#{row.name}”" unless row.name == ""),
+            ("#{row.counts} counts" unless row.counts == 8)
+          ].compact.join(" · ")
+        end
 
         def sides
-          order.links.zip(after.links).reject do |placed, link|
-            placed.link.mirrored == link.mirrored
-          end.map { |placed, link| Change.new(where: I18n.t("mends.side", name: link.name), before: side(placed.link), after: side(link)) }
+          order.links.zip(after.links)
+            .reject { |placed, link| placed.link.mirrored == link.mirrored }
+            .map do |placed, link|
+              Change.new(where: I18n.t("mends.side", name: link.name), before: side(placed.link), after: side(link))
+            end
         end
 
         def side(link) = I18n.t(link.mirrored ? "mends.other_side" : "mends.as_taught")
 
         def stated
-          pairs = work.sections.zip(after.sections).flat_map { |old, new| %i[entry exit].filter_map { |edge| [old, new, edge] unless old.public_send(edge) == new.public_send(edge) } }
-          pairs.map { |old, new, edge| Change.new(where: I18n.t("mends.#{edge}", name: old.name), before: edge_words(old.public_send(edge)), after: edge_words(new.public_send(edge))) }
+          pairs =
+            work.sections.zip(after.sections)
+              .flat_map do |old, new|
+                %i[entry exit].filter_map do |edge|
+                  [old, new, edge] unless old.public_send(edge) == new.public_send(edge)
+                end
+              end
+          pairs.map do |old, new, edge|
+            Change.new(
+              where: I18n.t("mends.#{edge}", name: old.name),
+              before: edge_words(old.public_send(edge)),
+              after: edge_words(new.public_send(edge))
+            )
+          end
         end
 
         def edge_words(stated)
@@ -88,8 +121,16 @@ module App
         end
 
         def holds
-          work.sections.zip(after.sections).flat_map { |old, new| old.parts.zip(new.parts) }.reject { |old, new| old == new }
-              .map { |old, new| Change.new(where: I18n.t("mends.hold", group: group_names[old.group]), before: old.hold_after.to_s, after: new.hold_after.to_s) }
+          work.sections.zip(after.sections)
+            .flat_map { |old, new| old.parts.zip(new.parts) }
+            .reject { |old, new| old == new }
+            .map do |old, new|
+              Change.new(
+                where: I18n.t("mends.hold", group: group_names[old.group]),
+                before: old.hold_after.to_s,
+                after: new.hold_after.to_s
+              )
+            end
         end
       end
     end

@@ -20,6 +20,7 @@ module App
         def join = standing.join
         def title = "#{join.name} · #{piece.title}"
         def words = @words ||= wording(standing)
+
         # [[placed link, its side of the seam, what it does there], …]: the end of one, the start of the next.
         def faces
           seam = held.seam
@@ -43,7 +44,14 @@ module App
           row = [placed.link.danced.size, 1].max
           offset = placed.link.danced.first(row - 1).sum { |danced| danced.row.counts }
           beat = placed.start_beat + (offset * placed.section.beats_per_count)
-          Core::Music::StartPoint.at(work.track.map, beat, name: I18n.t("joins.take_from", name: placed.name, eight: row), link: placed.index, row:, count: placed.start_count + offset)
+          Core::Music::StartPoint.at(
+            work.track.map,
+            beat,
+            name: I18n.t("joins.take_from", name: placed.name, eight: row),
+            link: placed.index,
+            row:,
+            count: placed.start_count + offset
+          )
         end
 
         # The eights face to face: [[label of the count, what], …], the last four counts and the first four.
@@ -63,7 +71,14 @@ module App
         def ways
           from = stage.leaving(index)
           to = stage.entering(index + 1)
-          @ways ||= Core::Floor::Ways.new(from, to, counts: held.seam.counts, bpm: held.seam.bpm, beats: join.entering.section.beats_per_count)
+          @ways ||=
+            Core::Floor::Ways.new(
+              from,
+              to,
+              counts: held.seam.counts,
+              bpm: held.seam.bpm,
+              beats: join.entering.section.beats_per_count
+            )
         end
 
         private
@@ -71,7 +86,11 @@ module App
         def called(line, count) = ((count + line.called - 1) % [line.counts, 8].max) + 1
 
         def moves_on(line, count)
-          line.placed.select { |move| move.at.between?(count * 12, (count * 12) + 11) || (count.zero? && move.at.negative?) }.sort_by(&:at).map(&:text).join(", ")
+          line.placed
+            .select { |move| move.at.between?(count * 12, (count * 12) + 11) || (count.zero? && move.at.negative?) }
+            .sort_by(&:at)
+            .map(&:text)
+            .join(", ")
         end
       end
     end

@@ -11,12 +11,20 @@ module App
           @today = today
         end
 
-        def to_a = @rows.map { |row| { person: row[:person_id], item: row[:item_key], rung: row[:rung], ring: ring(row) } }
+        def to_a
+          @rows.map { |row| { person: row[:person_id], item: row[:item_key], rung: row[:rung], ring: ring(row) } }
+        end
 
         private
 
         def ring(row)
-          cell = Core::Learning::Cell.new(rung: row[:rung], days: row[:days], last_danced_on: row[:last_danced_on], changed: row[:changed_since])
+          cell =
+            Core::Learning::Cell.new(
+              rung: row[:rung],
+              days: row[:days],
+              last_danced_on: row[:last_danced_on],
+              changed: row[:changed_since]
+            )
           Shared::Ring.classes(cell, @ladder, @today)
         end
       end

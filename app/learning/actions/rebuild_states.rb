@@ -20,7 +20,9 @@ module App
         end
 
         def states(piece)
-          piece.learning_states.pluck(:person_id, :item_key, :rung, :days, :last_danced_on, :signed_off, :changed_since).to_h { |row| [row.first(2), row.drop(2)] }
+          piece.learning_states
+            .pluck(:person_id, :item_key, :rung, :days, :last_danced_on, :signed_off, :changed_since)
+            .to_h { |row| [row.first(2), row.drop(2)] }
         end
       end
     end

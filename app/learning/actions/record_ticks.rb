@@ -22,7 +22,9 @@ module App
         # Value: the new state of every cell, as the grid prints it.
         def run
           ladder = Records::Mapping::Learnings.ladder(@piece)
-          return Shared::Result.no({ error: I18n.t("learning.which_rung") }) unless @rung&.between?(1, ladder.top) && KINDS.include?(@kind)
+          unless @rung&.between?(1, ladder.top) && KINDS.include?(@kind)
+            return Shared::Result.no({ error: I18n.t("learning.which_rung") })
+          end
 
           keys = known
           return Shared::Result.no({ error: I18n.t("learning.nobody") }) if keys.empty?
@@ -41,14 +43,29 @@ module App
 
         def write(keys)
           Records::LedgerEntry.transaction do
-            Records::LedgerEntry.insert_all(keys.map { |person, key| entry(person, key) }, unique_by: %i[studio_id client_id], record_timestamps: false)
+            Records::LedgerEntry.insert_all(
+              keys.map { |person, key| entry(person, key) },
+              unique_by: %i[studio_id client_id],
+              record_timestamps: false
+            )
             Records::Mapping::Learnings.refold(@piece, keys)
           end
         end
 
         def entry(person, key)
-          { studio_id: @piece.studio_id, piece_id: @piece.id, person_id: person, item_key: key, kind: @kind, rung: @rung, account_id: @account.id,
-            by_name: @account.name, client_id: (@client.empty? ? nil : "#{@client}:#{person}:#{key}"), day: @today, created_at: Shared::Clock.now }
+          {
+            studio_id: @piece.studio_id,
+            piece_id: @piece.id,
+            person_id: person,
+            item_key: key,
+            kind: @kind,
+            rung: @rung,
+            account_id: @account.id,
+            by_name: @account.name,
+            client_id: (@client.empty? ? nil : "#{@client}:#{person}:#{key}"),
+            day: @today,
+            created_at: Shared::Clock.now
+          }
         end
       end
     end

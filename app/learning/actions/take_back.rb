@@ -23,8 +23,17 @@ module App
         private
 
         def undo(piece)
-          piece.ledger_entries.create!(studio_id: piece.studio_id, person_id: @entry.person_id, item_key: @entry.item_key, kind: "undone",
-                                       undoes_id: @entry.id, account: @account, by_name: @account.name, day: @today, created_at: Shared::Clock.now)
+          piece.ledger_entries.create!(
+            studio_id: piece.studio_id,
+            person_id: @entry.person_id,
+            item_key: @entry.item_key,
+            kind: "undone",
+            undoes_id: @entry.id,
+            account: @account,
+            by_name: @account.name,
+            day: @today,
+            created_at: Shared::Clock.now
+          )
         end
       end
     end

@@ -17,7 +17,15 @@ module App
         end
 
         def found? = !person.nil? && !item.nil? && @items.dancers(item).include?(person.id)
-        def name = item.kind == :difference ? I18n.t("tasks.difference", name: item.name) : I18n.t("learning.#{item.kind}", default: item.name)
+
+        def name
+          if item.kind == :difference
+            I18n.t("tasks.difference", name: item.name)
+          else
+            I18n.t("learning.#{item.kind}", default: item.name)
+          end
+        end
+
         def entries = @entries ||= piece.ledger_entries.for_cell(person.id, item.key).to_a
         def cell = @cell ||= Core::Learning::Cell.fold(entries.map { |row| Records::Mapping::Learnings.entry(row) })
         def ring = Shared::Ring.classes(cell, Records::Mapping::Learnings.ladder(piece), @today)
@@ -28,7 +36,10 @@ module App
           return I18n.t("learning.never") unless cell.last_danced_on
 
           state = cell.freshness(@today)
-          [I18n.t("learning.last_danced", ago: Shared::Dates.ago(cell.last_danced_on, @today)), (I18n.t("learning.#{state}") unless state == :fresh)].compact.join(", ")
+          [
+            I18n.t("learning.last_danced", ago: Shared::Dates.ago(cell.last_danced_on, @today)),
+            (I18n.t("learning.#{state}") unless state == :fresh)
+          ].compact.join(", ")
         end
 
         def lines = entries.reverse.map { |row| line(row) }
@@ -38,8 +49,20 @@ module App
         def undone = @undone ||= entries.filter_map(&:undoes_id).to_set
 
         def line(row)
-          what = row.kind == "undone" ? I18n.t("learning.kinds.undone") : "#{I18n.t("learning.kinds.#{row.kind}")}: #{Shared::Ring.word(row.rung)}"
-          Line.new(id: row.id, what:, who: row.by_name, on: Shared::Dates.day(row.day), undone: undone.include?(row.id), may_undo: row.kind != "undone" && !undone.include?(row.id))
+          what =
+            if row.kind == "undone"
+              I18n.t("learning.kinds.undone")
+            else
+              "#{I18n.t("learning.kinds.#{row.kind}")}: #{Shared::Ring.word(row.rung)}"
+            end
+          Line.new(
+            id: row.id,
+            what:,
+            who: row.by_name,
+            on: Shared::Dates.day(row.day),
+            undone: undone.include?(row.id),
+            may_undo: row.kind != "undone" && !undone.include?(row.id)
+          )
         end
       end
     end

@@ -19,8 +19,18 @@ module App
         def wide? = true
         def groups = piece.groups
         def group = groups.find { |g| g.id == @group }
-        def pagy = @pagy ||= Pagy.new(count: dancers.size, page: @number.clamp(1, [(dancers.size / PER_PAGE.to_f).ceil, 1].max), limit: PER_PAGE)
+
+        def pagy
+          @pagy ||=
+            Pagy.new(
+              count: dancers.size,
+              page: @number.clamp(1, [(dancers.size / PER_PAGE.to_f).ceil, 1].max),
+              limit: PER_PAGE
+            )
+        end
+
         def shown = dancers[pagy.offset, PER_PAGE] || []
+
         # [[names of the groups, [person]], …], a new line where the next dancer's groups are others.
         def shown_by_group
           shown.chunk { |person| group_name(person) }.to_a
@@ -28,10 +38,17 @@ module App
 
         def ladder = progress.ladder
         def rungs = I18n.t("rungs")
-        def summary = I18n.t("learning.summary", percent: snapshot.memo(:percent) { (progress.total(items) * 100).round })
+
+        def summary
+          I18n.t("learning.summary", percent: snapshot.memo(:percent) { (progress.total(items) * 100).round })
+        end
 
         def dancers
-          @dancers ||= cast.keys.filter_map { |id| people[id] }.select { |person| group.nil? || cast[person.id].include?(group.id) }.sort_by { |person| [first_group(person), person.name] }
+          @dancers ||=
+            cast.keys
+              .filter_map { |id| people[id] }
+              .select { |person| group.nil? || cast[person.id].include?(group.id) }
+              .sort_by { |person| [first_group(person), person.name] }
         end
 
         def cast = snapshot.cast
@@ -46,7 +63,9 @@ module App
         def row(person)
           id = person.id
           columns.map do |column|
-            next column.kind == :join ? '<td class="join"></td>' : "<td></td>" unless danced[column.item.key].include?(id)
+            unless danced[column.item.key].include?(id)
+              next column.kind == :join ? '<td class="join"></td>' : "<td></td>"
+            end
 
             (column.kind == :join ? joins : links)[progress.cell(id, column.item.key)]
           end.join
@@ -60,7 +79,11 @@ module App
 
         # Cells that are equal are one object (see the mapping), so their table cells are made once.
         def tds(more)
-          Hash.new { |known, cell| known[cell] = %(<td data-i class="#{Shared::Ring.classes(cell, ladder, today)}#{more}">#{cell.rung}</td>) }.compare_by_identity
+          Hash
+            .new do |known, cell|
+              known[cell] = %(<td data-i class="#{Shared::Ring.classes(cell, ladder, today)}#{more}">#{cell.rung}</td>)
+            end
+            .compare_by_identity
         end
 
         def danced = snapshot.memo(:danced) { items.all.to_h { |item| [item.key, items.dancers(item).to_set] } }
@@ -82,12 +105,20 @@ module App
           end
         end
 
-        def link_place(link) = { index: link.index, name: link.name, tape: tape(link.section), echo: (link.echo unless link.echo == :first) }
+        def link_place(link)
+          { index: link.index, name: link.name, tape: tape(link.section), echo: (link.echo unless link.echo == :first) }
+        end
 
         # Around what is picked on the spine: the link and the joins on its two sides.
         def near(all)
           index = at.to_i
-          all.select { |c| c.kind == :join ? [index - 1, index].include?(c.index) : c.index == index || (at.end_with?("j") && c.index == index + 1) }
+          all.select do |c|
+            if c.kind == :join
+              [index - 1, index].include?(c.index)
+            else
+              c.index == index || (at.end_with?("j") && c.index == index + 1)
+            end
+          end
         end
       end
     end

@@ -24,8 +24,12 @@ module App
         # "you begin 4 counts later, you hold 4 at the end"; empty when you dance it as written.
         def words
           part = section.parts.find { |each| own_groups.include?(each.group) } or return ""
-          [(I18n.t("lines.you_later", count: part.offset) if part.offset.positive?), (I18n.t("lines.you_earlier", count: -part.offset) if part.offset.negative?),
-           (I18n.t("lines.you_hold", count: part.hold_after) if part.hold_after.positive?), (I18n.t("lines.you_mirrored") if part.mirrored)].compact.join(", ")
+          [
+            (I18n.t("lines.you_later", count: part.offset) if part.offset.positive?),
+            (I18n.t("lines.you_earlier", count: -part.offset) if part.offset.negative?),
+            (I18n.t("lines.you_hold", count: part.hold_after) if part.hold_after.positive?),
+            (I18n.t("lines.you_mirrored") if part.mirrored)
+          ].compact.join(", ")
         end
       end
     end

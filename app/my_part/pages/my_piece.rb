@@ -5,9 +5,25 @@ module App
     module Pages
       # One piece as one dancer dances it.
       class MyPiece
-        Place = Struct.new(:index, :name, :tape, :echo, :counts, :at, :ring, :word, :mine, :version, :line, keyword_init: true) do
-          def own_version = version && mine ? I18n.t("my_part.version", name: I18n.t("versions.#{version}").downcase) : ""
-        end
+        Place =
+          Struct.new(
+            :index,
+            :name,
+            :tape,
+            :echo,
+            :counts,
+            :at,
+            :ring,
+            :word,
+            :mine,
+            :version,
+            :line,
+            keyword_init: true
+          ) do
+            def own_version
+              version && mine ? I18n.t("my_part.version", name: I18n.t("versions.#{version}").downcase) : ""
+            end
+          end
 
         def initialize(piece, person, today)
           @piece = piece
@@ -27,10 +43,14 @@ module App
 
         # What is not yet learned, in the order of the piece, at most eight.
         def owed
-          mine.reject { |item| @progress.learned?(@person.id, item.key) }.first(8).map { |item| [name(item), ring(item), Shared::Ring.word(@progress.rung(@person.id, item.key))] }
+          mine
+            .reject { |item| @progress.learned?(@person.id, item.key) }
+            .first(8)
+            .map { |item| [name(item), ring(item), Shared::Ring.word(@progress.rung(@person.id, item.key))] }
         end
 
-        # What changed of this person's calls since a moment: [Actions::CallChanges::Change]. Nothing where nobody was told before.
+        # What changed of this person's calls since a moment: [Actions::CallChanges::Change]. Nothing where nobody was
+        # told before.
         def told_changes(since)
           told = @piece.plans.where.not(published_at: nil).order(:published_at, :number).to_a
           before = told.reverse.find { |plan| plan.published_at < since } || told.first
@@ -42,8 +62,19 @@ module App
         def places
           @work.order.links.map do |link|
             item = @items.of_link(link.index)
-            Place.new(index: link.index, name: link.name, tape: @tapes[link.section.choreographer], echo: link.echo, counts: link.counts, at: Formats::Times.length(link.start_seconds),
-                      ring: ring(item), word: Shared::Ring.word(@progress.rung(@person.id, item.key)), mine: @items.dancers(item).include?(@person.id), version: version(link.section.id), line: line(link))
+            Place.new(
+              index: link.index,
+              name: link.name,
+              tape: @tapes[link.section.choreographer],
+              echo: link.echo,
+              counts: link.counts,
+              at: Formats::Times.length(link.start_seconds),
+              ring: ring(item),
+              word: Shared::Ring.word(@progress.rung(@person.id, item.key)),
+              mine: @items.dancers(item).include?(@person.id),
+              version: version(link.section.id),
+              line: line(link)
+            )
           end
         end
 
@@ -61,12 +92,32 @@ module App
           return if link.section.parts.empty?
 
           @checks ||= Core::Floor::LineChecks.new(@work)
-          MyLine.new(link, @checks.lanes(link.index), groups: @piece.groups.to_a, person: @person, own_groups:, tape: @tapes[link.section.choreographer])
+          MyLine.new(
+            link,
+            @checks.lanes(link.index),
+            groups: @piece.groups.to_a,
+            person: @person,
+            own_groups:,
+            tape: @tapes[link.section.choreographer]
+          )
         end
 
-        def own_groups = @own_groups ||= Records::GroupMember.where(studio_id: @piece.studio_id, group_id: @piece.groups.map(&:id), person_id: @person.id).pluck(:group_id)
+        def own_groups
+          @own_groups ||=
+            Records::GroupMember.where(
+              studio_id: @piece.studio_id,
+              group_id: @piece.groups.map(&:id),
+              person_id: @person.id
+            ).pluck(:group_id)
+        end
 
-        def written = @written ||= Records::Version.where(studio_id: @piece.studio_id, section_id: @piece.sections.map(&:id)).pluck(:section_id, :kind).to_set
+        def written
+          @written ||=
+            Records::Version
+              .where(studio_id: @piece.studio_id, section_id: @piece.sections.map(&:id))
+              .pluck(:section_id, :kind)
+              .to_set
+        end
 
         def ring(item) = Shared::Ring.classes(@progress.cell(@person.id, item.key), @progress.ladder, @today)
 

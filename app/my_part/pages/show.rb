@@ -19,30 +19,56 @@ module App
         def title = I18n.t("my_part.title", name: person.first_name)
         def today = @now.to_date
         def studio_name = @studio.name
-        def pieces = @pieces ||= @studio.pieces.running.where(id: person.castings.select(:piece_id)).order(:show_date).map { |piece| MyPiece.new(piece, person, today) }
+
+        def pieces
+          @pieces ||=
+            @studio.pieces.running.where(id: person.castings.select(:piece_id))
+              .order(:show_date)
+              .map { |piece| MyPiece.new(piece, person, today) }
+        end
 
         # [[call, rehearsal], …] of the next rehearsals this person is called to.
         def calls
           @calls ||= ahead.filter_map do |rehearsal|
-            call = Calls::Pages::CallSheet.new(rehearsal, @studio.memberships.first, @now).calls.find { |c| c.person.id == person.id }
+            call =
+              Calls::Pages::CallSheet.new(rehearsal, @studio.memberships.first, @now).calls
+                .find { |c| c.person.id == person.id }
             [call, rehearsal] if call
           end.first(4)
         end
 
-        # What changed of what this person knew, soonest first: evenings that fell away, and for some days after a plan was told
-        # what it changed.
+        # What changed of what this person knew, soonest first: evenings that fell away, and for some days after a plan
+        # was told what it changed.
         def changes = (cancelled + told).sort_by(&:first).map(&:last).uniq
 
         private
 
         # [[date, words], …].
         def cancelled
-          slots = @studio.slots.joins(:rehearsal, :slot_people, :plan).where(slot_people: { person_id: person.id }, plans: { replaced_at: nil, piece_id: @studio.pieces.running.select(:id) })
-          slots.where.not(plans: { published_at: nil }).where.not(rehearsals: { cancelled_at: nil }).where(rehearsals: { date: today.. }).reorder(nil).distinct.pluck("rehearsals.date")
-               .map { |date| [date, I18n.t("my_part.cancelled", day: Shared::Dates.day(date))] }
+          slots =
+            @studio.slots.joins(:rehearsal, :slot_people, :plan)
+              .where(
+                slot_people: { person_id: person.id },
+                plans: {
+                  replaced_at: nil,
+                  piece_id: @studio.pieces.running.select(:id)
+                }
+              )
+          slots
+            .where.not(plans: { published_at: nil })
+            .where.not(rehearsals: { cancelled_at: nil })
+            .where(rehearsals: { date: today.. })
+            .reorder(nil)
+            .distinct
+            .pluck("rehearsals.date")
+            .map { |date| [date, I18n.t("my_part.cancelled", day: Shared::Dates.day(date))] }
         end
 
-        def told = pieces.flat_map { |mine| mine.told_changes(Shared::Clock.now - (NEWS * 86_400)) }.map { |change| [change.date, change.text] }
+        def told
+          pieces
+            .flat_map { |mine| mine.told_changes(Shared::Clock.now - (NEWS * 86_400)) }
+            .map { |change| [change.date, change.text] }
+        end
 
         def ahead
           ids = @studio.slot_people.where(person_id: person.id).pluck(:slot_id)

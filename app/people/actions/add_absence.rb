@@ -16,7 +16,14 @@ module App
           return Shared::Result.no({ absence: I18n.t("people.which_day") }) unless from && to
           return Shared::Result.no({ absence: I18n.t("people.which_time") }) if bad_time?("from") || bad_time?("to")
 
-          absence = @person.absences.new(studio_id: @person.studio_id, from_date: from, to_date: to, from_minute: minute("from"), to_minute: minute("to"))
+          absence =
+            @person.absences.new(
+              studio_id: @person.studio_id,
+              from_date: from,
+              to_date: to,
+              from_minute: minute("from"),
+              to_minute: minute("to")
+            )
           absence.save ? Shared::Result.ok(absence) : Shared::Result.no({ absence: I18n.t("people.day_order") })
         end
 

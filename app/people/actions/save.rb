@@ -13,11 +13,20 @@ module App
 
         def run
           @person.lock_version = @params["lock_version"].to_i if @params["lock_version"].to_s.match?(/\A\d+\z/)
-          @person.assign_attributes(name: @params["name"].to_s, dances: @params["dances"] == "1", teaches: @params["teaches"] == "1",
-                                    adult: @params["adult"] == "1", tape:)
+          @person.assign_attributes(
+            name: @params["name"].to_s,
+            dances: @params["dances"] == "1",
+            teaches: @params["teaches"] == "1",
+            adult: @params["adult"] == "1",
+            tape:
+          )
           return Shared::Result.no({ name: I18n.t("people.twice", name: @person.name) }, @person) if twin?
 
-          @person.save ? Shared::Result.ok(@person) : Shared::Result.no(@person.errors.to_hash.transform_values(&:first), @person)
+          if @person.save
+            Shared::Result.ok(@person)
+          else
+            Shared::Result.no(@person.errors.to_hash.transform_values(&:first), @person)
+          end
         end
 
         private
@@ -29,7 +38,9 @@ module App
           @person.tape || (Shared::NextTape.next_free(@studio) if @params["teaches"] == "1")
         end
 
-        def twin? = @studio.people.where.not(id: @person.id).where("lower(name) = ?", @person.name.to_s.downcase).exists?
+        def twin?
+          @studio.people.where.not(id: @person.id).where("lower(name) = ?", @person.name.to_s.downcase).exists?
+        end
       end
     end
   end

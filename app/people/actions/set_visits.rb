@@ -26,7 +26,17 @@ module App
         def replace(dates)
           Records::Visit.transaction do
             @person.visits.delete_all
-            Records::Visit.add_all(dates.map { |date| { studio_id: @person.studio_id, person_id: @person.id, date:, created_at: Shared::Clock.now, updated_at: Shared::Clock.now } })
+            Records::Visit.add_all(
+              dates.map do |date|
+                {
+                  studio_id: @person.studio_id,
+                  person_id: @person.id,
+                  date:,
+                  created_at: Shared::Clock.now,
+                  updated_at: Shared::Clock.now
+                }
+              end
+            )
           end
         end
 

@@ -22,13 +22,21 @@ module App
         def choreographers = studio.people.choreographers.includes(:visits)
         def dancers = studio.people.dancers.includes(:absences, groups: :piece)
         def archived = studio.people.where.not(archived_at: nil).order(:name)
-        def sections = @sections ||= studio.sections.joins(:piece).where(pieces: { archived_at: nil }).group(:choreographer_id).count
+
+        def sections
+          @sections ||= studio.sections.joins(:piece).where(pieces: { archived_at: nil }).group(:choreographer_id).count
+        end
+
         def groups(person) = person.groups.reject { |group| group.piece.archived? }.map(&:name).uniq.join(", ")
         def linked = @linked ||= studio.person_links.live.pluck(:person_id).to_set
 
         def away(person)
           soon = person.absences.select { |absence| absence.to_date >= @today }.min_by(&:from_date) or return ""
-          soon.from_date == soon.to_date ? Shared::Dates.short(soon.from_date) : "#{Shared::Dates.short(soon.from_date)} – #{Shared::Dates.short(soon.to_date)}"
+          if soon.from_date == soon.to_date
+            Shared::Dates.short(soon.from_date)
+          else
+            "#{Shared::Dates.short(soon.from_date)} – #{Shared::Dates.short(soon.to_date)}"
+          end
         end
       end
     end

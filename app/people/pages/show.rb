@@ -23,6 +23,7 @@ module App
         def value(name) = @typed[name].to_s
         def absences = person.absences.where("to_date >= ?", @today - 7).order(:from_date)
         def dates = person.visits.order(:date).pluck(:date).map(&:iso8601).join("\n")
+
         # "Tue 2 Feb – Thu 4 Feb, 17:30 – 18:00"
         def absence_text(absence)
           days = [absence.from_date, absence.to_date].uniq.map { |date| Shared::Dates.day(date) }.join(" – ")

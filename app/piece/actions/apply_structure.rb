@@ -6,11 +6,26 @@ module App
       # Makes a piece's sections and links what its lines say. Sections that are no longer named stay, unplaced;
       # links that stay keep their identity; nothing written on an eight is dropped.
       class ApplyStructure
-        BLOCKING = %i[no_name long_name unknown_repeat too_many_lines other_length no_such_eight odd_length written_eights].freeze
+        BLOCKING = %i[
+          no_name
+          long_name
+          unknown_repeat
+          too_many_lines
+          other_length
+          no_such_eight
+          odd_length
+          written_eights
+        ].freeze
 
         def self.read(studio, text, piece: nil)
-          lengths = piece ? Records::Mapping::Works.load(piece).sections.to_h { |s| [s.name, s.rows.map(&:counts)] } : {}
-          structure = Core::Piece::StructureReader.new(text, teachers: studio.people.choreographers.pluck(:name), lengths:).structure
+          lengths =
+            piece ? Records::Mapping::Works.load(piece).sections.to_h { |s| [s.name, s.rows.map(&:counts)] } : {}
+          structure =
+            Core::Piece::StructureReader.new(
+              text,
+              teachers: studio.people.choreographers.pluck(:name),
+              lengths:
+            ).structure
           structure.findings.concat(written_eights(piece, structure)) if piece
           structure
         end
@@ -24,7 +39,12 @@ module App
             last = by_name[sketch.name.downcase]&.eights&.reject { |eight| eight.text == "" }&.last
             next unless last && last.position > sketch.rows.size
 
-            Core::Piece::StructureReader::Finding.new(line: sketch.line, kind: :written_eights, subject: sketch.name, hint: last.position)
+            Core::Piece::StructureReader::Finding.new(
+              line: sketch.line,
+              kind: :written_eights,
+              subject: sketch.name,
+              hint: last.position
+            )
           end
         end
 
@@ -54,12 +74,27 @@ module App
         end
 
         def create(sketch)
-          @piece.sections.create!(studio: @studio, name: sketch.name, letter: @letters.shift, position: (@piece.sections.maximum(:position) || 0) + 1)
+          @piece.sections.create!(
+            studio: @studio,
+            name: sketch.name,
+            letter: @letters.shift,
+            position: (@piece.sections.maximum(:position) || 0) + 1
+          )
         end
 
         def teacher(name)
           found = @studio.people.where("lower(name) = ?", name.downcase).first
-          return @studio.people.create!(name:, dances: false, teaches: true, adult: true, tape: Shared::NextTape.next_free(@studio)) unless found
+          unless found
+            return (
+              @studio.people.create!(
+                name:,
+                dances: false,
+                teaches: true,
+                adult: true,
+                tape: Shared::NextTape.next_free(@studio)
+              )
+            )
+          end
 
           found.update!(teaches: true, tape: found.tape || Shared::NextTape.next_free(@studio)) unless found.teaches
           found
@@ -81,7 +116,8 @@ module App
         def changes(link, sketch, section)
           had = link.changes_made["replace"] || {}
           counts = section.eights.reload.to_h { |eight| [eight.position, eight.counts] }
-          replace = sketch.changed.to_h { |n| [n.to_s, had[n.to_s] || { "counts" => counts.fetch(n, 8), "text" => "" }] }
+          replace =
+            sketch.changed.to_h { |n| [n.to_s, had[n.to_s] || { "counts" => counts.fetch(n, 8), "text" => "" }] }
           replace.empty? ? {} : { "replace" => replace }
         end
       end

@@ -10,7 +10,12 @@ module App
           @account = account
         end
 
-        def add(section) = change("#{section.name} placed") { @piece.links.create!(studio_id: @piece.studio_id, section:, position: links.size + 1) }
+        def add(section)
+          change("#{section.name} placed") do
+            @piece.links.create!(studio_id: @piece.studio_id, section:, position: links.size + 1)
+          end
+        end
+
         def earlier(link) = swap(link, -1)
         def later(link) = swap(link, 1)
         def mirror(link) = change("#{link.section.name} other side") { link.update!(mirrored: !link.mirrored) }

@@ -15,13 +15,21 @@ module App
 
         def errors
           blocking = ApplyStructure.blocking(@structure)
-          { **@facts.errors, **(blocking.any? ? { structure: I18n.t("structure.mend_first", count: blocking.size) } : {}) }
+          {
+            **@facts.errors,
+            **(blocking.any? ? { structure: I18n.t("structure.mend_first", count: blocking.size) } : {})
+          }
         end
 
         def run
           Records::Piece.transaction do
             piece = @studio.pieces.create!(title: @facts.title, show_date: @facts.show_date)
-            Records::Track.create!(studio: @studio, piece:, tempo: [[1, @facts.bpm || 120]], length_seconds: @facts.length)
+            Records::Track.create!(
+              studio: @studio,
+              piece:,
+              tempo: [[1, @facts.bpm || 120]],
+              length_seconds: @facts.length
+            )
             ApplyStructure.new(piece, @structure).run
             Shared::KeepRevision.new(piece.reload, @member.account).record("piece begun")
             piece

@@ -3,8 +3,8 @@
 module App
   module Piece
     module Actions
-      # Brings the order of links and the sections' eights back to an earlier revision, as a new one. What hangs on a link
-      # that stays, such as its formations, stays.
+      # Brings the order of links and the sections' eights back to an earlier revision, as a new one. What hangs on a
+      # link that stays, such as its formations, stays.
       # Sections begun since then stay, unplaced.
       class RestoreRevision
         def initialize(revision, account)
@@ -29,9 +29,21 @@ module App
         def bring_back(section)
           row = @piece.sections.find_by(id: section.id) or return
           teacher = row.studio.people.find_by(id: section.choreographer)
-          row.update!(name: section.name, choreographer: teacher, difficulty: section.difficulty, method_preset: section.method, minutes: section.minutes, time: section.time, feel: section.feel,
-                      stated_entry: plain(section.entry), stated_exit: plain(section.exit))
-          section.parts.each { |part| row.parts.where(group_id: part.group.to_i).update_all(start_offset: part.offset, hold_before: part.hold_before, hold_after: part.hold_after) }
+          row.update!(
+            name: section.name,
+            choreographer: teacher,
+            difficulty: section.difficulty,
+            method_preset: section.method,
+            minutes: section.minutes,
+            time: section.time,
+            feel: section.feel,
+            stated_entry: plain(section.entry),
+            stated_exit: plain(section.exit)
+          )
+          section.parts.each do |part|
+            row.parts.where(group_id: part.group.to_i)
+              .update_all(start_offset: part.offset, hold_before: part.hold_before, hold_after: part.hold_after)
+          end
           row.eights.delete_all
           Records::Eight.add_all(section.rows.each_with_index.map { |eight, i| eight_row(row, eight, i + 1) })
         end
@@ -39,8 +51,17 @@ module App
         def plain(edge) = edge.to_h { |name, value| [name.to_s, value.is_a?(Symbol) ? value.to_s : value] }
 
         def eight_row(row, eight, position)
-          { studio_id: row.studio_id, section_id: row.id, position:, counts: eight.counts, text: eight.text, cue: eight.cue, name: eight.name,
-            created_at: Shared::Clock.now, updated_at: Shared::Clock.now }
+          {
+            studio_id: row.studio_id,
+            section_id: row.id,
+            position:,
+            counts: eight.counts,
+            text: eight.text,
+            cue: eight.cue,
+            name: eight.name,
+            created_at: Shared::Clock.now,
+            updated_at: Shared::Clock.now
+          }
         end
 
         def replace_links
@@ -48,7 +69,12 @@ module App
           @piece.links.where.not(id: @work.links.map { |link| link.id.to_i }).delete_all
           @work.links.each_with_index do |link, i|
             row = there[link.id.to_i] || @piece.links.new(id: link.id&.to_i, studio_id: @piece.studio_id)
-            row.update!(section_id: link.section.id.to_i, position: i + 1, mirrored: link.mirrored, changes_made: Records::Mapping::Works.made(link.changes))
+            row.update!(
+              section_id: link.section.id.to_i,
+              position: i + 1,
+              mirrored: link.mirrored,
+              changes_made: Records::Mapping::Works.made(link.changes)
+            )
           end
         end
       end

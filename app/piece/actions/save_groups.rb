@@ -21,13 +21,20 @@ module App
           save(group)
         end
 
-        # cast: {"person id" => ["", "in", group ids …]}, groups: those the table showed. Whoever and whatever came in while
-        # the table stood open is left alone.
+        # cast: {"person id" => ["", "in", group ids …]}, groups: those the table showed. Whoever and whatever came in
+        # while the table stood open is left alone.
         def cast
           Records::Piece.transaction do
-            wanted = (@params["cast"].is_a?(Hash) ? @params["cast"] : {}).to_h { |person, values| [person.to_i, Array(values).reject(&:empty?)] }
+            wanted =
+              (@params["cast"].is_a?(Hash) ? @params["cast"] : {}).to_h do |person, values|
+                [person.to_i, Array(values).reject(&:empty?)]
+              end
             @studio.people.dancers.where(id: wanted.keys).find_each { |person| set(person, wanted.fetch(person.id)) }
-            @piece.groups.each { |group| group.update!(leader: nil) unless group.leader_id.nil? || group.group_members.exists?(person_id: group.leader_id) }
+            @piece.groups.each do |group|
+              unless group.leader_id.nil? || group.group_members.exists?(person_id: group.leader_id)
+                group.update!(leader: nil)
+              end
+            end
             @piece.touch
           end
         end
@@ -36,19 +43,29 @@ module App
 
         def save(group)
           group.name = @params["name"]
-          return Shared::Result.no({ name: I18n.t("groups.same_name") }) if @piece.groups.where.not(id: group.id).where("lower(name) = ?", group.name.to_s.downcase).exists?
+          if @piece.groups.where.not(id: group.id).where("lower(name) = ?", group.name.to_s.downcase).exists?
+            return Shared::Result.no({ name: I18n.t("groups.same_name") })
+          end
 
           group.save && @piece.touch ? Shared::Result.ok(group) : Shared::Result.no({ name: I18n.t("groups.name") })
         end
 
-        def shown = @shown ||= Array(@params["groups"]).map(&:to_s).then { |ids| @piece.groups.select { |group| ids.include?(group.id.to_s) } }
+        def shown
+          @shown ||=
+            Array(@params["groups"]).map(&:to_s)
+              .then { |ids| @piece.groups.select { |group| ids.include?(group.id.to_s) } }
+        end
 
         def set(person, values)
           groups = shown.select { |group| values.include?(group.id.to_s) }
           Records::GroupMember.where(studio: @studio, person:, group: shown - groups).delete_all
           groups.each { |group| Records::GroupMember.find_or_create_by!(studio: @studio, group:, person:) }
           elsewhere = Records::GroupMember.exists?(person:, group: @piece.groups.to_a)
-          values.any? || elsewhere ? Records::Casting.find_or_create_by!(studio: @studio, piece: @piece, person:) : @piece.castings.where(person:).delete_all
+          if values.any? || elsewhere
+            Records::Casting.find_or_create_by!(studio: @studio, piece: @piece, person:)
+          else
+            @piece.castings.where(person:).delete_all
+          end
         end
       end
     end

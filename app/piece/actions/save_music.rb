@@ -21,7 +21,12 @@ module App
           Records::Piece.transaction do
             @piece.update!(title: @facts.title, show_date: @facts.show_date)
             track = @piece.track || Records::Track.new(studio: @piece.studio, piece: @piece)
-            track.update!(tempo: @tempo.changes, form: @form.parts, first_count_seconds: first_count, length_seconds: @facts.length)
+            track.update!(
+              tempo: @tempo.changes,
+              form: @form.parts,
+              first_count_seconds: first_count,
+              length_seconds: @facts.length
+            )
             @piece.touch
             Shared::KeepRevision.new(@piece, @account).record("music")
           end
@@ -33,7 +38,12 @@ module App
         def faults = errors
 
         def cut_track
-          Core::Music::Track.new(tempo: @tempo.changes, first_count_seconds: first_count, length_seconds: @facts.length&.to_f, form: @form.parts)
+          Core::Music::Track.new(
+            tempo: @tempo.changes,
+            first_count_seconds: first_count,
+            length_seconds: @facts.length&.to_f,
+            form: @form.parts
+          )
         end
 
         private
@@ -41,17 +51,28 @@ module App
         # Choreographers who sign in get a mail; the others are named on the page. How many were told.
         def tell(ids)
           @piece.studio.memberships.where(person_id: ids).includes(:account).each do |membership|
-            Shared::Post.new(@piece.studio).send_out(to: membership.account.email, template: "new_cut", piece: @piece.title, link: "#{Settings.app_url}/pieces/#{@piece.id}/music",
-  name: membership.account.name)
+            Shared::Post.new(@piece.studio).send_out(
+              to: membership.account.email,
+              template: "new_cut",
+              piece: @piece.title,
+              link: "#{Settings.app_url}/pieces/#{@piece.id}/music",
+              name: membership.account.name
+            )
           end.size
         end
 
         def errors
-          @errors ||= { **@facts.errors, tempo: @tempo.error, form: @form.error,
-                        first_count: (I18n.t("music.faults.first_count") unless first_count&.between?(-60, 600)) }.compact
+          @errors ||= {
+            **@facts.errors,
+            tempo: @tempo.error,
+            form: @form.error,
+            first_count: (I18n.t("music.faults.first_count") unless first_count&.between?(-60, 600))
+          }.compact
         end
 
-        def first_count = @params["first_count"].to_s.strip.empty? ? 0.0 : Float(@params["first_count"].strip, exception: false)
+        def first_count
+          @params["first_count"].to_s.strip.empty? ? 0.0 : Float(@params["first_count"].strip, exception: false)
+        end
       end
     end
   end

@@ -14,7 +14,9 @@ module App
 
         def run
           @section.with_lock do
-            next Shared::Result.no({ base: I18n.t("sections.conflict") }, :conflict) if @params["lock_version"].to_i != @section.lock_version
+            if @params["lock_version"].to_i != @section.lock_version
+              next Shared::Result.no({ base: I18n.t("sections.conflict") }, :conflict)
+            end
 
             @section.assign_attributes(fields)
             faults = errors
@@ -27,17 +29,33 @@ module App
         private
 
         def fields
-          { name: @params["name"], fidelity: @params["fidelity"], method_preset: @params["method_preset"], time: @params["time"].presence || "normal",
-            difficulty: Float(@params["difficulty"].to_s, exception: false), minutes: @params["minutes"].presence, note: @params["note"].to_s,
+          {
+            name: @params["name"],
+            fidelity: @params["fidelity"],
+            method_preset: @params["method_preset"],
+            time: @params["time"].presence || "normal",
+            difficulty: Float(@params["difficulty"].to_s, exception: false),
+            minutes: @params["minutes"].presence,
+            note: @params["note"].to_s,
             layer_school: @params["layer_school"].presence || @section.layer_school,
-            being_made: @params["being_made"] == "yes", feel: @params["feel"].presence || "even", stated_entry: edge("entry"), stated_exit: edge("exit"),
-            bring: @params["bring"].to_s.strip, hazards: Array(@params["hazards"]) & Records::Section::HAZARDS, **teacher }
+            being_made: @params["being_made"] == "yes",
+            feel: @params["feel"].presence || "even",
+            stated_entry: edge("entry"),
+            stated_exit: edge("exit"),
+            bring: @params["bring"].to_s.strip,
+            hazards: Array(@params["hazards"]) & Records::Section::HAZARDS,
+            **teacher
+          }
         end
 
         # What is stated of the body at an edge; anything not on offer is left out.
         def edge(name)
           given = @params[name].is_a?(Hash) ? @params[name] : {}
-          Records::Section::EDGE.filter_map { |value, among| (chosen = among.find { |each| each.to_s == given[value].to_s }) && [value, chosen] }.to_h
+          Records::Section::EDGE
+            .filter_map do |value, among|
+              (chosen = among.find { |each| each.to_s == given[value].to_s }) && [value, chosen]
+            end
+            .to_h
         end
 
         def teacher
@@ -53,10 +71,14 @@ module App
           found.merge(length_errors)
         end
 
-        def twin? = @piece.sections.where.not(id: @section.id).where("lower(name) = ?", @section.name.to_s.downcase).exists?
+        def twin?
+          @piece.sections.where.not(id: @section.id).where("lower(name) = ?", @section.name.to_s.downcase).exists?
+        end
 
         def length_errors
-          return { length: I18n.t("sections.length") } unless lengths&.size&.between?(1, 200) && lengths.all? { |n| n.between?(1, 64) }
+          unless lengths&.size&.between?(1, 200) && lengths.all? { |n| n.between?(1, 64) }
+            return { length: I18n.t("sections.length") }
+          end
 
           written = ResizeEights.new(@section).last_written
           lengths.size < written ? { length: I18n.t("sections.written", eight: written) } : {}
@@ -77,7 +99,9 @@ module App
         def set_parts
           wanted = @piece.groups.where(id: Array(@params["groups"]).grep(/\A\d+\z/)).pluck(:id)
           @section.parts.where.not(group_id: wanted).delete_all
-          (wanted - @section.parts.pluck(:group_id)).each { |group_id| @section.parts.create!(studio_id: @section.studio_id, group_id:) }
+          (wanted - @section.parts.pluck(:group_id)).each do |group_id|
+            @section.parts.create!(studio_id: @section.studio_id, group_id:)
+          end
         end
       end
     end

@@ -18,7 +18,9 @@ module App
           return Shared::Result.no({ structure: I18n.t("structure.mend_first", count: blocking.size) }) if blocking.any?
 
           @piece.with_lock do
-            next Shared::Result.no({ structure: I18n.t("structure.conflict") }, :conflict) if @params["lock_version"].to_i != @piece.lock_version
+            if @params["lock_version"].to_i != @piece.lock_version
+              next Shared::Result.no({ structure: I18n.t("structure.conflict") }, :conflict)
+            end
 
             Shared::Result.ok(apply)
           end

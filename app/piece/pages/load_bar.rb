@@ -14,12 +14,28 @@ module App
           x = 0
           strips = load.sections.map do |section|
             width = [section.eights * scale, 2].max
-            strip = Shared::Drawing.tag(:rect, Shared::Drawing.title("#{section.name}, #{Shared::Amount.of(section.eights)} eights"), x:, y: 2, width: [width - 2, 1].max, height: 16, fill: Shared::Tape.fill(tape, key))
+            strip =
+              Shared::Drawing.tag(
+                :rect,
+                Shared::Drawing.title("#{section.name}, #{Shared::Amount.of(section.eights)} eights"),
+                x:,
+                y: 2,
+                width: [width - 2, 1].max,
+                height: 16,
+                fill: Shared::Tape.fill(tape, key)
+              )
             x += width
             strip
           end
           label = "#{load.person&.name}: #{load.sections.map(&:name).join(', ')}"
-          Shared::Drawing.drawing(WIDTH, 20, Shared::Tape.patterns([tape], key) + strips.join, label:, class: "share-svg", preserveAspectRatio: "none")
+          Shared::Drawing.drawing(
+            WIDTH,
+            20,
+            Shared::Tape.patterns([tape], key) + strips.join,
+            label:,
+            class: "share-svg",
+            preserveAspectRatio: "none"
+          )
         end
       end
     end

@@ -24,8 +24,14 @@ module App
 
         def saved
           track = piece.track || Records::Track.new
-          { "title" => piece.title, "show_date" => piece.show_date&.iso8601, "length" => track.length_seconds && Formats::Times.length(track.length_seconds),
-            "first_count" => Shared::Drawing.plain(track.first_count_seconds.to_f), "tempo" => TempoLines.render(track.tempo), "form" => FormLines.render(track.form) }
+          {
+            "title" => piece.title,
+            "show_date" => piece.show_date&.iso8601,
+            "length" => track.length_seconds && Formats::Times.length(track.length_seconds),
+            "first_count" => Shared::Drawing.plain(track.first_count_seconds.to_f),
+            "tempo" => TempoLines.render(track.tempo),
+            "form" => FormLines.render(track.form)
+          }
         end
       end
     end

@@ -58,7 +58,9 @@ module App
         def differences
           mine = @typed
           @typed = nil
-          %w[name length fidelity method_preset difficulty minutes note bring].map { |name| [name, mine[name].to_s, value(name)] }.reject { |_, a, b| a == b }
+          %w[name length fidelity method_preset difficulty minutes note bring]
+            .map { |name| [name, mine[name].to_s, value(name)] }
+            .reject { |_, a, b| a == b }
         ensure
           @typed = mine
         end

@@ -8,9 +8,15 @@ module App
         Load = Struct.new(:person, :sections, :eights, :minutes, :share, keyword_init: true)
 
         def screen = :share_out
+
         # [[step, what its button shows, what it says], …] of one link by hand.
         def link_steps
-          [%w[earlier ↑ earlier], %w[later ↓ later], ["mirror", "other side", "other side"], ["remove", "take out", "take out"]]
+          [
+            %w[earlier ↑ earlier],
+            %w[later ↓ later],
+            ["mirror", "other side", "other side"],
+            ["remove", "take out", "take out"]
+          ]
         end
 
         def echo_text(link)
@@ -34,7 +40,13 @@ module App
             shares = Core::Planning::Load.new(work, estimate:).shares
             most = shares.map(&:eights).max.to_f
             shares.map do |s|
-              Load.new(person: teacher(s.choreographer), sections: s.sections, eights: s.eights, minutes: s.sections.sum { |section| lesson(section).minutes }, share: most.zero? ? 0 : s.eights / most)
+              Load.new(
+                person: teacher(s.choreographer),
+                sections: s.sections,
+                eights: s.eights,
+                minutes: s.sections.sum { |section| lesson(section).minutes },
+                share: most.zero? ? 0 : s.eights / most
+              )
             end
           end
         end

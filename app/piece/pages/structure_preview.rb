@@ -10,13 +10,19 @@ module App
 
         def self.of(studio, params)
           piece = studio.pieces.find_by(id: params["piece"].to_s[/\A\d+\z/])
-          new(Actions::ApplyStructure.read(studio, params["structure"], piece:), piece ? Records::Mapping::Works.load(piece) : typed(params))
+          new(
+            Actions::ApplyStructure.read(studio, params["structure"], piece:),
+            piece ? Records::Mapping::Works.load(piece) : typed(params)
+          )
         end
 
         # A work with nothing but the music that is typed beside the lines.
         def self.typed(params)
           facts = TypedFacts.new(params)
-          Core::Piece::Work.new(title: "", track: Core::Music::Track.new(tempo: [[1, facts.bpm&.clamp(20, 400) || 120]], length_seconds: facts.length))
+          Core::Piece::Work.new(
+            title: "",
+            track: Core::Music::Track.new(tempo: [[1, facts.bpm&.clamp(20, 400) || 120]], length_seconds: facts.length)
+          )
         end
         private_class_method :typed
 
@@ -31,19 +37,38 @@ module App
         def lines
           @order.links.map do |link|
             sketch = structure.sections[link.section.id]
-            Line.new(index: link.index, name: link.name, echo: link.echo, length: Core::Piece::LengthText.render(sketch.rows), teacher: sketch.teacher,
-                     from: link.start_count, at: Formats::Times.length(link.start_seconds))
+            Line.new(
+              index: link.index,
+              name: link.name,
+              echo: link.echo,
+              length: Core::Piece::LengthText.render(sketch.rows),
+              teacher: sketch.teacher,
+              from: link.start_count,
+              at: Formats::Times.length(link.start_seconds)
+            )
           end
         end
 
-        def findings = structure.findings.sort_by(&:line).map { |finding| [Shared::Wording.structure(finding), Actions::ApplyStructure::BLOCKING.include?(finding.kind)] }
+        def findings
+          structure.findings.sort_by(&:line)
+            .map do |finding|
+              [Shared::Wording.structure(finding), Actions::ApplyStructure::BLOCKING.include?(finding.kind)]
+            end
+        end
+
         def music = Core::Piece::MusicFit.new(@work).findings.map { |finding| Shared::Wording.music(finding) }
         def empty? = structure.links.empty? && structure.findings.empty?
 
         def totals
-          I18n.t("structure.totals", links: count(structure.links, "link"), sections: count(structure.sections, "section"), counts: @order.total_counts,
-                                     eights: Shared::Amount.of(@order.total_counts / 8.0), length: Formats::Times.length(@order.length_seconds),
-                                     fresh: Shared::Amount.of(structure.new_counts / 8.0))
+          I18n.t(
+            "structure.totals",
+            links: count(structure.links, "link"),
+            sections: count(structure.sections, "section"),
+            counts: @order.total_counts,
+            eights: Shared::Amount.of(@order.total_counts / 8.0),
+            length: Formats::Times.length(@order.length_seconds),
+            fresh: Shared::Amount.of(structure.new_counts / 8.0)
+          )
         end
 
         private
@@ -52,9 +77,22 @@ module App
 
         def sketch
           sections = structure.sections.each_with_index.map do |sketch, i|
-            Core::Piece::Section.new(id: i, name: sketch.name, parts: parts(sketch.name), rows: sketch.rows.map { |counts| Core::Piece::Row.new(counts:) })
+            Core::Piece::Section.new(
+              id: i,
+              name: sketch.name,
+              parts: parts(sketch.name),
+              rows: sketch.rows.map { |counts| Core::Piece::Row.new(counts:) }
+            )
           end
-          links = structure.links.each_with_index.map { |link, i| Core::Piece::Link.new(section: sections[link.section], id: i, mirrored: link.mirrored, changes: changes(link, sections)) }
+          links =
+            structure.links.each_with_index.map do |link, i|
+              Core::Piece::Link.new(
+                section: sections[link.section],
+                id: i,
+                mirrored: link.mirrored,
+                changes: changes(link, sections)
+              )
+            end
           Core::Piece::Work.new(title: "", track: @saved.track, sections:, links:)
         end
 

@@ -14,7 +14,9 @@ module App
         end
 
         def run
-          @piece.update!(settings: @piece.settings.merge("school" => @school)) if @school && @school != @piece.setting("school")
+          if @school && @school != @piece.setting("school")
+            @piece.update!(settings: @piece.settings.merge("school" => @school))
+          end
           plan = Make.new(@piece, @account, @now, way: @way).run
           plan.update_columns(search: { "state" => "waiting", "share" => 0, "way" => @way }.compact)
           Jobs::ImprovePlan.enqueue(plan.studio_id, plan.id)

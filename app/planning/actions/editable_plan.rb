@@ -15,7 +15,14 @@ module App
           return [slot.plan, slot] unless slot.plan.published?
 
           Records::Plan.transaction do
-            draft = @piece.plans.create!(studio_id: @piece.studio_id, number: @piece.plans.maximum(:number) + 1, account_id: @account.id, result: slot.plan.result, school: slot.plan.school)
+            draft =
+              @piece.plans.create!(
+                studio_id: @piece.studio_id,
+                number: @piece.plans.maximum(:number) + 1,
+                account_id: @account.id,
+                result: slot.plan.result,
+                school: slot.plan.school
+              )
             [draft, CopySlots.into(draft, slot.plan.slots.includes(:slot_people)).fetch(slot.id)]
           end
         end

@@ -3,9 +3,10 @@
 module App
   module Planning
     module Actions
-      # Tasks from the piece and its progress, a problem from the season, a plan from the solver, rows from the plan. What is
-      # past in the plan people were told stays; pinned slots stay where they are. way: "repair" keeps what still stands,
-      # "anew" solves everything, with a price on what changes (the way where none is said); nothing is kept where nobody was told.
+      # Tasks from the piece and its progress, a problem from the season, a plan from the solver, rows from the plan.
+      # What is past in the plan people were told stays; pinned slots stay where they are. way: "repair" keeps what
+      # still stands, "anew" solves everything, with a price on what changes (the way where none is said); nothing is
+      # kept where nobody was told.
       class Make
         Planning = Core::Planning
         private_constant :Planning
@@ -26,7 +27,15 @@ module App
 
         # What writes a plan that was made.
         def saving(made, kept: [])
-          Save.new(@piece, @account, made.plan, made.tasks, kept:, result: PlanSummary.new(@draft, made).to_h, pinned: @draft.season.pinned_keys)
+          Save.new(
+            @piece,
+            @account,
+            made.plan,
+            made.tasks,
+            kept:,
+            result: PlanSummary.new(@draft, made).to_h,
+            pinned: @draft.season.pinned_keys
+          )
         end
 
         # The plan of the core, not yet saved.

@@ -3,8 +3,8 @@
 module App
   module Planning
     module Actions
-      # Moves a slot of a plan to another rehearsal (to the first place there that breaks nothing), or says what would break.
-      # A plan that people were told is not touched: the slot is moved in a draft made from it.
+      # Moves a slot of a plan to another rehearsal (to the first place there that breaks nothing), or says what would
+      # break. A plan that people were told is not touched: the slot is moved in a draft made from it.
       class MoveSlot
         Planning = Core::Planning
         private_constant :Planning
@@ -20,7 +20,9 @@ module App
 
         # Value: [start minute of the day, room id].
         def run
-          return Shared::Result.no({ base: I18n.t("moves.past") }) unless [@rehearsal, @slot.rehearsal].all? { |each| season.open.include?(each) }
+          unless [@rehearsal, @slot.rehearsal].all? { |each| season.open.include?(each) }
+            return Shared::Result.no({ base: I18n.t("moves.past") })
+          end
           return Shared::Result.no({ base: I18n.t("moves.pinned") }) if @slot.pinned
 
           check = Planning::MoveCheck.new(problem, placements)
@@ -47,9 +49,18 @@ module App
         end
 
         def reasons(check)
-          people = @piece.studio.people.pluck(:id, :name).to_h { |id, name| [Records::Mapping::Seasons.person(id), name] }
+          people =
+            @piece.studio.people.pluck(:id, :name).to_h { |id, name| [Records::Mapping::Seasons.person(id), name] }
           titles = ahead.slots.to_h { |slot| [Reading::PlannedSlots.id(slot), slot.title] }
-          check.breaks.map { |found| I18n.t("moves.#{found.kind}", names: list(found.who.map { |id| people.fetch(id, id) }), tasks: list(found.tasks.map { |id| titles.fetch(id, id) })) }.join(" ")
+          check.breaks
+            .map do |found|
+              I18n.t(
+                "moves.#{found.kind}",
+                names: list(found.who.map { |id| people.fetch(id, id) }),
+                tasks: list(found.tasks.map { |id| titles.fetch(id, id) })
+              )
+            end
+            .join(" ")
         end
 
         def list(words) = Shared::Lists.of(words)
@@ -60,7 +71,11 @@ module App
           Records::Plan.transaction do
             @plan, @slot = EditablePlan.new(@piece, @account).of(@slot)
             @plan.lock!
-            @slot.update!(rehearsal: @rehearsal, start_minute: window.start + found.start, room_id: found.room[1..].to_i)
+            @slot.update!(
+              rehearsal: @rehearsal,
+              start_minute: window.start + found.start,
+              room_id: found.room[1..].to_i
+            )
             changed = Recaps.new(@plan, season, tasks, Records::Mapping::Works.load(@piece).order).replace(ends)
             WarmUps.new(@plan, season).redo([@slot.rehearsal_id_before_last_save, @rehearsal.id, *changed].compact.uniq)
             @plan.touch

@@ -3,7 +3,8 @@
 module App
   module Planning
     module Actions
-      # What of a plan is kept beside its slots: what found no place and why, what would help, what waits for what, figures.
+      # What of a plan is kept beside its slots: what found no place and why, what would help, what waits for what,
+      # figures.
       class PlanSummary
         # made: Refreshed.
         def initialize(draft, made)
@@ -14,29 +15,53 @@ module App
         end
 
         def to_h
-          { "unplaced" => unplaced, "reasons" => sentences, "proven" => @plan.proven_impossible?, "repairs" => @plan.repairs.map { |repair| repair_text(repair) },
-            "minutes" => @draft.tasks.sum(&:minutes), "rehearsals" => @draft.problem.windows.size,
-            "made_at" => @draft.now.iso8601, "cost" => @plan.cost, "rank" => @plan.rank,
-            "school" => @draft.school, "ready" => ready, "waiting" => @plan.calls.sum(&:waiting), "waits" => waits,
-            "without" => without.presence, "fading" => @made.fading.presence, "changes" => @plan.changes&.to_h&.transform_keys(&:to_s) }.compact
+          {
+            "unplaced" => unplaced,
+            "reasons" => sentences,
+            "proven" => @plan.proven_impossible?,
+            "repairs" => @plan.repairs.map { |repair| repair_text(repair) },
+            "minutes" => @draft.tasks.sum(&:minutes),
+            "rehearsals" => @draft.problem.windows.size,
+            "made_at" => @draft.now.iso8601,
+            "cost" => @plan.cost,
+            "rank" => @plan.rank,
+            "school" => @draft.school,
+            "ready" => ready,
+            "waiting" => @plan.calls.sum(&:waiting),
+            "waits" => waits,
+            "without" => without.presence,
+            "fading" => @made.fading.presence,
+            "changes" => @plan.changes&.to_h&.transform_keys(&:to_s)
+          }.compact
         end
 
         private
 
         def repair_text(repair)
           days = repair.window ? { repair.window.date => Shared::Dates.day(Date.iso8601(repair.window.date)) } : {}
-          Core::Planning::RepairWriter.new({ **@draft.names, **days }).text(repair)
+          Core::Planning::RepairWriter.new({ **@draft.names, **days }, say: I18n.method(:t)).text(repair)
         end
 
         def ready = @draft.problem.windows.find { |window| window.id == @plan.ready_window }&.date
-        def unplaced = @plan.unplaced.map { |id, minutes| { "task" => id, "title" => Reading::TaskTitles.of(@tasks[id]), "minutes" => minutes } }
-        def sentences = @plan.reasons.map { |reason| Core::Planning::ReasonWriter.new(@draft.names).text(reason) }
+
+        def unplaced
+          @plan.unplaced.map do |id, minutes|
+            { "task" => id, "title" => Reading::TaskTitles.of(@tasks[id]), "minutes" => minutes }
+          end
+        end
+
+        def sentences
+          writer = Core::Planning::ReasonWriter.new(@draft.names, say: I18n.method(:t))
+          @plan.reasons.map { |reason| writer.text(reason) }
+        end
 
         # [[kind, date], …] of recaps and music that found no time.
         def without = @plan.missing_bookends.map { |wish| [wish.kind, @draft.problem.windows[wish.window].date] }.uniq
 
         # {task => [what it comes after, what it comes a rehearsal after]}.
-        def waits = @draft.tasks.reject { |task| task.before.empty? }.to_h { |task| [task.id, [task.after, task.after_window]] }
+        def waits
+          @draft.tasks.reject { |task| task.before.empty? }.to_h { |task| [task.id, [task.after, task.after_window]] }
+        end
       end
     end
   end

@@ -15,7 +15,11 @@ module App
         # People as row ids, as in the draft.
         def tasks
           @tasks ||= @draft.tasks + wants.filter_map(&:task).map do |task|
-            task.with(dancers: rows(task.dancers), choreographers: rows(task.choreographers), sections: [@draft.work.order.links[task.links.first - 1].section.id])
+            task.with(
+              dancers: rows(task.dancers),
+              choreographers: rows(task.choreographers),
+              sections: [@draft.work.order.links[task.links.first - 1].section.id]
+            )
           end
         end
 
@@ -28,8 +32,18 @@ module App
         def rows(ids) = ids.map { |id| id[1..].to_i }
 
         def reviews
-          @reviews ||= Core::Planning::Reviews.new(@bare, tasks: @draft.tasks, items: @draft.items, progress: @draft.progress, today: @draft.now.to_date, ends:, minutes:, teachers:,
-                                                          name: ->(id) { Records::Mapping::Seasons.person(id) })
+          @reviews ||=
+            Core::Planning::Reviews.new(
+              @bare,
+              tasks: @draft.tasks,
+              items: @draft.items,
+              progress: @draft.progress,
+              today: @draft.now.to_date,
+              ends:,
+              minutes:,
+              teachers:,
+              name: ->(id) { Records::Mapping::Seasons.person(id) }
+            )
         end
 
         # Until the show, or as long as there are rehearsals.
@@ -38,7 +52,17 @@ module App
         def sections = @draft.items.all.select { |item| item.kind == :section }
         def first_link(item) = @draft.work.order.links[item.links.first - 1]
         def teachers = sections.to_h { |item| [item.key, first_link(item).section.choreographer] }
-        def minutes = sections.to_h { |item| [item.key, @draft.estimate.chain(first_link(item).seconds, people: @draft.items.dancers(item).size, passes: 2, notes: 0).minutes] }
+
+        def minutes
+          sections.to_h do |item|
+            [
+              item.key,
+              @draft.estimate
+                .chain(first_link(item).seconds, people: @draft.items.dancers(item).size, passes: 2, notes: 0)
+                .minutes
+            ]
+          end
+        end
       end
     end
   end

@@ -3,8 +3,9 @@
 module App
   module Planning
     module Actions
-      # Makes a plan the one people are told; the one before is kept as replaced. Teachers whose calls change get a mail.
-      # Value: {person => what changes} of everybody affected. Refused while it has somebody, or a room, in two pieces at once
+      # Makes a plan the one people are told; the one before is kept as replaced. Teachers whose calls change get a
+      # mail. Value: {person => what changes} of everybody affected. Refused while it has somebody, or a room, in two
+      # pieces at once
       # (another piece's plan may have been told since this one was made), or where a newer one was made.
       class Publish
         def initialize(plan, now)
@@ -27,15 +28,25 @@ module App
 
         private
 
-        def double_calls = Reading::PlanConflicts.new(@plan, Reading::PlanDraft.new(@piece, @piece.studio.local(@now)), Reading::PieceSnapshots.of(@piece)).double
+        def double_calls
+          Reading::PlanConflicts.new(
+            @plan,
+            Reading::PlanDraft.new(@piece, @piece.studio.local(@now)),
+            Reading::PieceSnapshots.of(@piece)
+          ).double
+        end
 
         def put
           keep_past(@piece.published_plan)
-          @piece.plans.where(replaced_at: nil).where.not(published_at: nil).where.not(id: @plan.id).update_all(replaced_at: @now)
+          @piece.plans.where(replaced_at: nil)
+            .where.not(published_at: nil)
+            .where.not(id: @plan.id)
+            .update_all(replaced_at: @now)
           @plan.update!(published_at: @plan.published_at || @now, replaced_at: nil, search: {})
         end
 
-        # What happened since the draft was made stays as it happened: the told plan's slots of these rehearsals, not the draft's.
+        # What happened since the draft was made stays as it happened: the told plan's slots of these rehearsals, not
+        # the draft's.
         def keep_past(told)
           return if told.nil? || told.id == @plan.id
 
@@ -57,7 +68,14 @@ module App
         def tell(affected)
           @piece.studio.memberships.where(person_id: affected.keys).includes(:account).find_each do |membership|
             lines = affected[membership.person_id].map(&:text).join("\n")
-            Shared::Post.new(@piece.studio).send_out(to: membership.account.email, template: "plan_told", name: membership.account.name, piece: @piece.title, lines:, link: "#{Settings.app_url}/pieces/#{@piece.id}/calls")
+            Shared::Post.new(@piece.studio).send_out(
+              to: membership.account.email,
+              template: "plan_told",
+              name: membership.account.name,
+              piece: @piece.title,
+              lines:,
+              link: "#{Settings.app_url}/pieces/#{@piece.id}/calls"
+            )
           end
         end
       end

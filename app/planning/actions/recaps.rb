@@ -21,7 +21,11 @@ module App
 
         # Puts what is wanted now in place of what stands, wherever these differ; answers the ids of those rehearsals.
         def replace(bookends)
-          standing = @plan.slots.where(kind: Records::Slot::ENDS, rehearsal_id: @season.open.map(&:id)).includes(:slot_people).group_by(&:rehearsal_id)
+          standing =
+            @plan.slots
+              .where(kind: Records::Slot::ENDS, rehearsal_id: @season.open.map(&:id))
+              .includes(:slot_people)
+              .group_by(&:rehearsal_id)
           wanted = bookends.group_by { |each| each.window[1..].to_i }
           (standing.keys | wanted.keys).select { |id| anew(standing.fetch(id, []), wanted.fetch(id, [])) }
         end
@@ -30,7 +34,8 @@ module App
 
         # "Spiral", "Spiral into Comb", "the opening", or what the task is called where its links are not known.
         def name(task)
-          edge = Reading::TaskTitles.edge(task.id) || Reading::TaskTitles::EDGES.values.find { |each| each == task.title }
+          edge =
+            Reading::TaskTitles.edge(task.id) || Reading::TaskTitles::EDGES.values.find { |each| each == task.title }
           return I18n.t("tasks.the.#{edge}") if edge
 
           ends = task.links.to_a.minmax.compact.uniq
@@ -47,25 +52,53 @@ module App
           true
         end
 
-        def shape(slot) = [slot.kind, slot.start_minute, slot.minutes, slot.title, slot.room_id, slot.slot_people.map(&:person_id).sort]
+        def shape(slot)
+          [slot.kind, slot.start_minute, slot.minutes, slot.title, slot.room_id, slot.slot_people.map(&:person_id).sort]
+        end
 
         def wanted_shape(each)
-          [each.kind, start_of(each), each.minutes, title(each), each.room[1..].to_i, each.people.map { |who| who[1..].to_i }.sort]
+          [
+            each.kind,
+            start_of(each),
+            each.minutes,
+            title(each),
+            each.room[1..].to_i,
+            each.people.map { |who| who[1..].to_i }.sort
+          ]
         end
 
         def start_of(each) = @rehearsals.fetch(each.window).start_minute + @season.warm_up + each.start
 
         def title(each)
           names = each.tasks.filter_map { |id| @names[id] }.uniq
-          shown = names.size > MOST ? "#{names.first(MOST - 1).join(', ')} and #{names.size - MOST + 1} more" : names.to_sentence
+          shown =
+            if names.size > MOST
+              "#{names.first(MOST - 1).join(', ')} and #{names.size - MOST + 1} more"
+            else
+              names.to_sentence
+            end
           I18n.t("tasks.#{each.kind}", names: shown)
         end
 
         def slot(rehearsal, each)
-          row = Records::Slot.create!(studio_id: @plan.studio_id, plan: @plan, rehearsal:, kind: each.kind, task_key: each.kind, title: title(each), start_minute: start_of(each), minutes: each.minutes,
-                                      room_id: each.room[1..].to_i)
+          row =
+            Records::Slot.create!(
+              studio_id: @plan.studio_id,
+              plan: @plan,
+              rehearsal:,
+              kind: each.kind,
+              task_key: each.kind,
+              title: title(each),
+              start_minute: start_of(each),
+              minutes: each.minutes,
+              room_id: each.room[1..].to_i
+            )
           people = { "dancer" => each.dancers, "teacher" => each.choreographers - each.dancers }
-          Records::SlotPerson.add_all(people.flat_map { |role, ids| ids.map { |who| { studio_id: row.studio_id, slot_id: row.id, person_id: who[1..].to_i, role: } } })
+          Records::SlotPerson.add_all(
+            people.flat_map do |role, ids|
+              ids.map { |who| { studio_id: row.studio_id, slot_id: row.id, person_id: who[1..].to_i, role: } }
+            end
+          )
           row
         end
       end

@@ -3,7 +3,8 @@
 module App
   module Planning
     module Actions
-      # Writes a plan as rows: its slots, who is called to each, the recap and the music, and warm-ups and cool-down around them.
+      # Writes a plan as rows: its slots, who is called to each, the recap and the music, and warm-ups and cool-down
+      # around them.
       class Save
         def initialize(piece, account, plan, tasks, kept:, result:, pinned: [])
           @piece = piece
@@ -14,11 +15,19 @@ module App
           @result = result
           @pinned = pinned
           @season = Records::Mapping::Seasons.new(piece, now: piece.studio.local(Shared::Clock.now))
-          @rehearsals = piece.studio.rehearsals.where(id: plan.placements.map { |p| p.window[1..] }).includes(:rooms).index_by(&:id)
+          @rehearsals =
+            piece.studio.rehearsals.where(id: plan.placements.map { |p| p.window[1..] }).includes(:rooms).index_by(&:id)
         end
 
         def run
-          row = @piece.plans.create!(studio_id: @piece.studio_id, number: (@piece.plans.maximum(:number) || 0) + 1, account_id: @account&.id, result: @result, school: @result.fetch("school", "add_on"))
+          row =
+            @piece.plans.create!(
+              studio_id: @piece.studio_id,
+              number: (@piece.plans.maximum(:number) || 0) + 1,
+              account_id: @account&.id,
+              result: @result,
+              school: @result.fetch("school", "add_on")
+            )
           CopySlots.into(row, @kept)
           write_all(row)
           row
@@ -50,28 +59,52 @@ module App
         def eights
           @eights ||= @plan.placements.group_by(&:task).each_with_object({}) do |(id, parts), found|
             whole = whole(@tasks.fetch(id)) or next
-            parts.zip(Core::Planning::LessonParts.of(@tasks.fetch(id), parts.map(&:minutes), whole)) { |part, range| found[part] = range }
+            parts.zip(Core::Planning::LessonParts.of(@tasks.fetch(id), parts.map(&:minutes), whole)) do |part, range|
+              found[part] = range
+            end
           end
         end
 
         # Eights of the section a lesson teaches; nil for other tasks.
-        def whole(task) = (work.sections.find { |section| task.sections == [section.id] }&.rows&.size if %w[learn make].include?(task.kind))
+        def whole(task)
+          (
+            return unless %w[learn make].include?(task.kind)
+
+            work.sections.find { |section| task.sections == [section.id] }&.rows&.size
+
+          )
+        end
 
         def slot(plan, rehearsal, block)
           task = @tasks.fetch(block.task)
-          row = create(plan, rehearsal, kind: task.kind, task_key: task.id, title: Reading::TaskTitles.of_part(task, eights[block], whole(task)),
-                                        start_minute: rehearsal.start_minute + @season.warm_up + block.start, minutes: block.minutes,
-                                        room_id: block.room[1..].to_i, from_link: task.links&.min, to_link: task.links&.max, section_ids: task.sections,
-                                        pinned: @pinned.include?([task.id, rehearsal.id]))
+          row =
+            create(
+              plan,
+              rehearsal,
+              kind: task.kind,
+              task_key: task.id,
+              title: Reading::TaskTitles.of_part(task, eights[block], whole(task)),
+              start_minute: rehearsal.start_minute + @season.warm_up + block.start,
+              minutes: block.minutes,
+              room_id: block.room[1..].to_i,
+              from_link: task.links&.min,
+              to_link: task.links&.max,
+              section_ids: task.sections,
+              pinned: @pinned.include?([task.id, rehearsal.id])
+            )
           call(row, task.dancers, "dancer")
           call(row, task.choreographers - task.dancers, "teacher")
           row
         end
 
-        def create(plan, rehearsal, **fields) = Records::Slot.create!(studio_id: plan.studio_id, plan:, rehearsal:, **fields)
+        def create(plan, rehearsal, **fields)
+          Records::Slot.create!(studio_id: plan.studio_id, plan:, rehearsal:, **fields)
+        end
 
         def call(slot, people, role)
-          Records::SlotPerson.add_all(people.map { |person_id| { studio_id: slot.studio_id, slot_id: slot.id, person_id:, role: } })
+          Records::SlotPerson.add_all(
+            people.map { |person_id| { studio_id: slot.studio_id, slot_id: slot.id, person_id:, role: } }
+          )
         end
       end
     end

@@ -15,27 +15,38 @@ module App
         end
 
         def run
-          figures = RANGES.to_h { |name, range| [name, Integer(given(name), exception: false)&.then { |value| value if range.cover?(value) }] }
+          figures =
+            RANGES.to_h do |name, range|
+              [name, Integer(given(name), exception: false)&.then { |value| value if range.cover?(value) }]
+            end
           cleaning = CLEANING.find { |share| (share - @params["cleaning"].to_f).abs < 0.001 }
           return Shared::Result.no({ base: I18n.t("plans.wishes_faults") }) if figures.value?(nil) || cleaning.nil?
 
           return Shared::Result.no({ base: I18n.t("plans.deadline_faults") }) if deadlines.nil?
 
-          @piece.update!(settings: @piece.settings.merge(figures).merge("cleaning" => cleaning, "deadlines" => deadlines, "quorum" => figures["quorum"] / 100.0))
+          @piece.update!(
+            settings:
+              @piece.settings.merge(figures)
+                .merge("cleaning" => cleaning, "deadlines" => deadlines, "quorum" => figures["quorum"] / 100.0)
+          )
           Shared::Result.ok
         end
 
         private
 
         # A form without the quorum leaves it.
-        def given(name) = name == "quorum" && @params[name].nil? ? (@piece.setting("quorum") * 100).round.to_s : @params[name].to_s
+        def given(name)
+          name == "quorum" && @params[name].nil? ? (@piece.setting("quorum") * 100).round.to_s : @params[name].to_s
+        end
 
         # Dates as given, all on or before the show; nil when one is none.
         def deadlines
           given = DEADLINES.to_h { |name| [name, @params[name].to_s] }.reject { |_, text| text.empty? }
           dates = given.values.map { |text| Date.iso8601(text) }
           editing = @params["editing_days"].to_s.empty? ? 0 : Integer(@params["editing_days"].to_s)
-          given.merge("editing_days" => editing) if dates.all? { |date| @piece.show_date.nil? || date <= @piece.show_date } && editing.between?(0, 120)
+          if dates.all? { |date| @piece.show_date.nil? || date <= @piece.show_date } && editing.between?(0, 120)
+            given.merge("editing_days" => editing)
+          end
         rescue ArgumentError
           nil
         end

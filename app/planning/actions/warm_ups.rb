@@ -3,8 +3,8 @@
 module App
   module Planning
     module Actions
-      # Warm-up before the first slot of a rehearsal, cool-down after the last, for whoever is there then; warming up again for
-      # those who were idle long in between.
+      # Warm-up before the first slot of a rehearsal, cool-down after the last, for whoever is there then; warming up
+      # again for those who were idle long in between.
       class WarmUps
         SOON = 15
 
@@ -27,21 +27,45 @@ module App
         def make(rehearsal, slots)
           first = slots.map(&:start_minute).min
           last = slots.map(&:end_minute).max
-          at_an_end(rehearsal, slots, "warm_up", first - @warm_up, @warm_up, slots.select { |each| each.start_minute < first + SOON })
+          at_an_end(
+            rehearsal,
+            slots,
+            "warm_up",
+            first - @warm_up,
+            @warm_up,
+            slots.select { |each| each.start_minute < first + SOON }
+          )
           warm_again(rehearsal, slots)
-          at_an_end(rehearsal, slots, "cool_down", last, @care.cool_down, slots.select { |each| each.end_minute == last })
+          at_an_end(
+            rehearsal,
+            slots,
+            "cool_down",
+            last,
+            @care.cool_down,
+            slots.select { |each| each.end_minute == last }
+          )
         end
 
         private
 
-        def dancers(slots) = slots.flat_map { |slot| slot.slot_people.select { |called| called.role == "dancer" }.map(&:person_id) }.uniq
+        def dancers(slots)
+          slots.flat_map { |slot| slot.slot_people.select { |called| called.role == "dancer" }.map(&:person_id) }.uniq
+        end
 
         # Warm-up or cool-down, in a room that is free where there is one.
         def at_an_end(rehearsal, slots, kind, start, minutes, with)
           return unless minutes.positive?
 
           people = dancers(with)
-          slot(rehearsal, kind, start, minutes, people, room: free_room(rehearsal, taken(rehearsal, slots), start, minutes, people) || largest_for(rehearsal, people))
+          slot(
+            rehearsal,
+            kind,
+            start,
+            minutes,
+            people,
+            room:
+              free_room(rehearsal, taken(rehearsal, slots), start, minutes, people) || largest_for(rehearsal, people)
+          )
         end
 
         def warm_again(rehearsal, slots)
@@ -49,9 +73,24 @@ module App
 
           taken = taken(rehearsal, slots)
           work = taken.reject(&:frame?)
-          spans = dancers(slots).to_h { |id| [id, work.select { |each| each.slot_people.any? { |called| called.person_id == id } }.map { |each| [each.start_minute, each.end_minute] }] }
+          spans =
+            dancers(slots).to_h do |id|
+              [
+                id,
+                work
+                  .select { |each| each.slot_people.any? { |called| called.person_id == id } }
+                  .map { |each| [each.start_minute, each.end_minute] }
+              ]
+            end
           Core::Planning::ReWarms.new(idle: @care.idle, minutes: @care.re_warm).of(spans).each do |start, people|
-            slot(rehearsal, "re_warm", start, @care.re_warm, people, room: free_room(rehearsal, taken, start, @care.re_warm, people))
+            slot(
+              rehearsal,
+              "re_warm",
+              start,
+              @care.re_warm,
+              people,
+              room: free_room(rehearsal, taken, start, @care.re_warm, people)
+            )
           end
         end
 
@@ -71,8 +110,21 @@ module App
         end
 
         def slot(rehearsal, kind, start_minute, minutes, people, room:)
-          row = Records::Slot.create!(studio_id: @plan.studio_id, plan: @plan, rehearsal:, kind:, task_key: kind, title: I18n.t("tasks.#{kind}"), start_minute:, minutes:, room:)
-          Records::SlotPerson.add_all(people.map { |person_id| { studio_id: row.studio_id, slot_id: row.id, person_id:, role: "dancer" } })
+          row =
+            Records::Slot.create!(
+              studio_id: @plan.studio_id,
+              plan: @plan,
+              rehearsal:,
+              kind:,
+              task_key: kind,
+              title: I18n.t("tasks.#{kind}"),
+              start_minute:,
+              minutes:,
+              room:
+            )
+          Records::SlotPerson.add_all(
+            people.map { |person_id| { studio_id: row.studio_id, slot_id: row.id, person_id:, role: "dancer" } }
+          )
         end
       end
     end

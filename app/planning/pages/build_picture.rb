@@ -17,8 +17,17 @@ module App
         def height = HEAD + (ROW * links.size) + 40
 
         def svg
-          inner = Shared::Tape.patterns(links.map { |link| @page.tape(link.section) }, "build") + past + columns_hit + grid + heads + rows + blocks + today
-          Shared::Drawing.drawing(width, height, inner, label: I18n.t("build.label", links: links.size, rehearsals: columns.size), class: "build", role: (@page.director? ? "group" : "img"))
+          inner =
+            Shared::Tape.patterns(links.map { |link| @page.tape(link.section) }, "build") + past + columns_hit + grid +
+            heads + rows + blocks + today
+          Shared::Drawing.drawing(
+            width,
+            height,
+            inner,
+            label: I18n.t("build.label", links: links.size, rehearsals: columns.size),
+            class: "build",
+            role: (@page.director? ? "group" : "img")
+          )
         end
 
         private
@@ -33,14 +42,30 @@ module App
 
         def past
           count = columns.size - @page.open_rehearsals.size
-          count.zero? ? "" : Shared::Drawing.tag(:rect, x: SIDE, y: HEAD, width: step * count, height: bottom - HEAD, class: "past")
+          if count.zero?
+            ""
+          else
+            Shared::Drawing.tag(:rect, x: SIDE, y: HEAD, width: step * count, height: bottom - HEAD, class: "past")
+          end
         end
 
         # Where a slot can be dropped: one invisible column a rehearsal ahead.
         def columns_hit
           open = @page.open_rehearsals
           columns.each_with_index.map do |rehearsal, i|
-            open.include?(rehearsal) ? Shared::Drawing.tag(:rect, x: SIDE + (step * i), y: HEAD, width: step, height: bottom - HEAD, class: "column", data_column: rehearsal.id) : ""
+            if open.include?(rehearsal)
+              Shared::Drawing.tag(
+                :rect,
+                x: SIDE + (step * i),
+                y: HEAD,
+                width: step,
+                height: bottom - HEAD,
+                class: "column",
+                data_column: rehearsal.id
+              )
+            else
+              ""
+            end
           end.join
         end
 
@@ -55,8 +80,21 @@ module App
         def pinned(slot) = slot.pinned ? " pinned" : ""
 
         def grid
-          across = (1..(links.size + 1)).map { |row| Shared::Drawing.tag(:line, x1: 0, x2: width, y1: y(row), y2: y(row), class: "grid") }
-          down = columns.each_index.map { |i| Shared::Drawing.tag(:line, x1: SIDE + (step * i), x2: SIDE + (step * i), y1: HEAD, y2: bottom, class: "grid") }
+          across =
+            (1..(links.size + 1)).map do |row|
+              Shared::Drawing.tag(:line, x1: 0, x2: width, y1: y(row), y2: y(row), class: "grid")
+            end
+          down =
+            columns.each_index.map do |i|
+              Shared::Drawing.tag(
+                :line,
+                x1: SIDE + (step * i),
+                x2: SIDE + (step * i),
+                y1: HEAD,
+                y2: bottom,
+                class: "grid"
+              )
+            end
           (across + down).join
         end
 
@@ -65,29 +103,68 @@ module App
           columns.each_with_index.map do |rehearsal, i|
             date = rehearsal.date
             label = date.day.to_s
-            named = month == date.month ? "" : Shared::Drawing.text(date.strftime("%b"), x: SIDE + (step * i) + (step / 2), y: 14, text_anchor: "middle", class: "month")
+            named =
+              if month == date.month
+                ""
+              else
+                Shared::Drawing.text(
+                  date.strftime("%b"),
+                  x: SIDE + (step * i) + (step / 2),
+                  y: 14,
+                  text_anchor: "middle",
+                  class: "month"
+                )
+              end
             month = date.month
-            named + Shared::Drawing.text(label, x: SIDE + (step * i) + (step / 2), y: 31, text_anchor: "middle", class: "head")
+            named +
+              Shared::Drawing.text(
+                label,
+                x: SIDE + (step * i) + (step / 2),
+                y: 31,
+                text_anchor: "middle",
+                class: "head"
+              )
           end.join
         end
 
         def rows
           links.map do |link|
             top = y(link.index)
-            Shared::Drawing.tag(:rect, x: 0, y: top + 5, width: 8, height: ROW - 10, fill: Shared::Tape.fill(@page.tape(link.section), "build")) +
-              Shared::Drawing.text(link.name, x: 16, y: top + 23, class: "row-name") + echo(link, top)
+            Shared::Drawing.tag(
+              :rect,
+              x: 0,
+              y: top + 5,
+              width: 8,
+              height: ROW - 10,
+              fill: Shared::Tape.fill(@page.tape(link.section), "build")
+            ) + Shared::Drawing.text(link.name, x: 16, y: top + 23, class: "row-name") + echo(link, top)
           end.join
         end
 
         def echo(link, top)
-          link.echo == :first ? "" : Shared::Drawing.text(I18n.t("echo.marks.#{link.echo}"), x: SIDE - 8, y: top + 23, text_anchor: "end", class: "echo")
+          if link.echo == :first
+            ""
+          else
+            Shared::Drawing.text(
+              I18n.t("echo.marks.#{link.echo}"),
+              x: SIDE - 8,
+              y: top + 23,
+              text_anchor: "end",
+              class: "echo"
+            )
+          end
         end
 
         def blocks
           shown = @page.slots.select { |slot| slot.work? && index.key?(slot.rehearsal_id) }
           bars, others = shown.partition { |slot| %w[chain run].include?(slot.kind) }
           @bars = bars.group_by(&:rehearsal_id)
-          others.map { |slot| block(slot) }.join + @bars.values.flat_map { |same| same.sort_by(&:start_minute).each_with_index.map { |slot, i| bar(slot, i, same.size) } }.join
+          others.map { |slot| block(slot) }.join +
+            @bars.values
+              .flat_map do |same|
+                same.sort_by(&:start_minute).each_with_index.map { |slot, i| bar(slot, i, same.size) }
+              end
+              .join
         end
 
         # The share of a column that lessons and joins have: bars stand beside them.
@@ -100,8 +177,17 @@ module App
           link = links[slot.from_link - 1]
           share = (slot.minutes / 45.0).clamp(0.35, 1)
           tall = (ROW - 10) * share
-          Shared::Drawing.tag(:rect, Shared::Drawing.title(tip(slot)), x: x(slot.rehearsal_id) + 3, y: y(link.index) + 5 + ((ROW - 10 - tall) / 2), width: room(slot) - 3, height: tall,
-                                               fill: Shared::Tape.fill(@page.tape(link.section), "build"), class: "lesson #{slot.kind}#{pinned(slot)}", **handle(slot))
+          Shared::Drawing.tag(
+            :rect,
+            Shared::Drawing.title(tip(slot)),
+            x: x(slot.rehearsal_id) + 3,
+            y: y(link.index) + 5 + ((ROW - 10 - tall) / 2),
+            width: room(slot) - 3,
+            height: tall,
+            fill: Shared::Tape.fill(@page.tape(link.section), "build"),
+            class: "lesson #{slot.kind}#{pinned(slot)}",
+            **handle(slot)
+          )
         end
 
         def seam(slot)
@@ -109,8 +195,14 @@ module App
 
           cx = x(slot.rehearsal_id) + 1.5 + (room(slot) / 2)
           edge = edge_of(slot)
-          Shared::Drawing.tag(:g, Shared::Drawing.title(tip(slot)) + Shared::Drawing.tag(:circle, cx:, cy: edge - 3.5, r: 5.5, class: "seam") + Shared::Drawing.tag(:circle, cx:, cy: edge + 3.5, r: 5.5, class: "seam"), class: "seam-slot#{pinned(slot)}",
-  **handle(slot))
+          Shared::Drawing.tag(
+            :g,
+            Shared::Drawing.title(tip(slot)) +
+              Shared::Drawing.tag(:circle, cx:, cy: edge - 3.5, r: 5.5, class: "seam") +
+              Shared::Drawing.tag(:circle, cx:, cy: edge + 3.5, r: 5.5, class: "seam"),
+            class: "seam-slot#{pinned(slot)}",
+            **handle(slot)
+          )
         end
 
         # Where a join is drawn: between its links; the opening above the first, the ending below the last.
@@ -126,16 +218,34 @@ module App
           to = (slot.to_link || links.size).clamp(from, links.size)
           wide = [step * 0.2, 9, (step * 0.54 / count) - 1.3].min
           left = x(slot.rehearsal_id) + step - 1 - ((count - order) * (wide + 1.3))
-          Shared::Drawing.tag(:rect, Shared::Drawing.title(tip(slot)), x: left, y: y(from) + 4, width: wide, height: y(to + 1) - y(from) - 8, rx: wide / 2, class: "#{slot.kind}#{pinned(slot)}", **handle(slot))
+          Shared::Drawing.tag(
+            :rect,
+            Shared::Drawing.title(tip(slot)),
+            x: left,
+            y: y(from) + 4,
+            width: wide,
+            height: y(to + 1) - y(from) - 8,
+            rx: wide / 2,
+            class: "#{slot.kind}#{pinned(slot)}",
+            **handle(slot)
+          )
         end
 
-        def tip(slot) = "#{Shared::Dates.day(slot.rehearsal.date)} #{Formats::Times.clock(slot.start_minute)}: #{slot.title}, #{slot.minutes} min"
+        def tip(slot)
+          "#{Shared::Dates.day(slot.rehearsal.date)} #{Formats::Times.clock(slot.start_minute)}: #{slot.title}, #{slot.minutes} min"
+        end
 
         def today
           count = columns.size - @page.open_rehearsals.size
           at = SIDE + (step * count)
           Shared::Drawing.tag(:line, x1: at, x2: at, y1: HEAD - 4, y2: bottom + 20, class: "today") +
-            Shared::Drawing.text(I18n.t("build.today"), x: at, y: bottom + 34, text_anchor: "middle", class: "today-label")
+            Shared::Drawing.text(
+              I18n.t("build.today"),
+              x: at,
+              y: bottom + 34,
+              text_anchor: "middle",
+              class: "today-label"
+            )
         end
       end
     end

@@ -3,8 +3,8 @@
 module App
   module Planning
     module Pages
-      # Planning again after something happened: the plan repaired, and the plan made anew, each with what it changes for
-      # people; the director picks.
+      # Planning again after something happened: the plan repaired, and the plan made anew, each with what it changes
+      # for people; the director picks.
       class Replanning < Shared::PiecePage
         Way = Struct.new(:key, :plan, :ready, :slip, :changes, :affected, keyword_init: true)
 
@@ -31,23 +31,42 @@ module App
         def way(key)
           plan = Actions::Make.new(piece, nil, now, way: key, draft:).solve
           ready = plan.complete? ? date(plan.ready_window) : nil
-          Way.new(key:, plan:, ready:, slip: ready && promised ? (ready - promised).to_i : nil, changes: plan.changes.to_h, affected: affected(plan))
+          Way.new(
+            key:,
+            plan:,
+            ready:,
+            slip: ready && promised ? (ready - promised).to_i : nil,
+            changes: plan.changes.to_h,
+            affected: affected(plan)
+          )
         end
 
-        def date(window) = draft.problem.windows.find { |each| each.id == window }&.then { |each| Date.iso8601(each.date) }
+        def date(window)
+          draft.problem.windows.find { |each| each.id == window }&.then { |each| Date.iso8601(each.date) }
+        end
 
         # The day on which the plan people know has its last run.
-        def promised = @promised ||= known&.slots&.select { |slot| slot.kind == "run" }&.map { |slot| slot.rehearsal.date }&.max
+        def promised
+          @promised ||= known&.slots&.select { |slot| slot.kind == "run" }&.map { |slot| slot.rehearsal.date }&.max
+        end
 
         # People whose rehearsals or times differ: [person id].
         def affected(plan)
-          told = draft.season.placements(known).group_by(&:window).transform_values { |same| same.flat_map { |each| known_people(each.task) }.uniq }
+          told =
+            draft.season.placements(known).group_by(&:window)
+              .transform_values { |same| same.flat_map { |each| known_people(each.task) }.uniq }
           now_called = plan.calls.group_by(&:window).transform_values { |same| same.map { |call| call.who[1..].to_i } }
-          (told.keys | now_called.keys).flat_map { |window| (told.fetch(window, []) | now_called.fetch(window, [])) - (told.fetch(window, []) & now_called.fetch(window, [])) }.uniq
+          (told.keys | now_called.keys)
+            .flat_map do |window|
+              (told.fetch(window, []) | now_called.fetch(window, [])) -
+                (told.fetch(window, []) & now_called.fetch(window, []))
+            end
+            .uniq
         end
 
         def known_people(task)
-          @known_people ||= known.slots.includes(:slot_people).to_h { |slot| [slot.task_key, slot.slot_people.map(&:person_id)] }
+          @known_people ||=
+            known.slots.includes(:slot_people).to_h { |slot| [slot.task_key, slot.slot_people.map(&:person_id)] }
           @known_people.fetch(task, [])
         end
       end

@@ -15,28 +15,56 @@ module App
         # How often each section is danced, in order of the piece: a bar each, to one scale over all schools.
         def bars(row)
           sections = order.links.map(&:section).uniq(&:id)
-          drawn = sections.each_with_index.map { |section, i| bar(section, i * 22, row.danced.fetch(section.id, 0)) }.join
+          drawn =
+            sections.each_with_index.map { |section, i| bar(section, i * 22, row.danced.fetch(section.id, 0)) }.join
           key = "danced-#{row.key}"
-          Shared::Drawing.drawing((sections.size * 22) + 2, 56, Shared::Tape.patterns(sections.map { |section| tape(section) }, key) + drawn.gsub("KEY", key), label: I18n.t("schools.danced", what: words(row, sections)))
+          Shared::Drawing.drawing(
+            (sections.size * 22) + 2,
+            56,
+            Shared::Tape.patterns(sections.map { |section| tape(section) }, key) + drawn.gsub("KEY", key),
+            label: I18n.t("schools.danced", what: words(row, sections))
+          )
         end
 
         private
 
         def most = @most ||= rows.flat_map { |row| row.danced.values }.max || 1
-        def words(row, sections) = sections.map { |section| "#{section.name} #{row.danced.fetch(section.id, 0)}" }.join(", ")
+
+        def words(row, sections)
+          sections.map { |section| "#{section.name} #{row.danced.fetch(section.id, 0)}" }.join(", ")
+        end
 
         def bar(section, left, times)
           tall = 36.0 * times / most
-          Shared::Drawing.tag(:rect, Shared::Drawing.title("#{section.name}: #{times}"), x: left, y: 42 - tall, width: 16, height: tall,
-  fill: Shared::Tape.fill(tape(section), "KEY")) + Shared::Drawing.text(times, x: left + 8, y: 54, text_anchor: "middle", font_size: 11)
+          Shared::Drawing.tag(
+            :rect,
+            Shared::Drawing.title("#{section.name}: #{times}"),
+            x: left,
+            y: 42 - tall,
+            width: 16,
+            height: tall,
+            fill: Shared::Tape.fill(tape(section), "KEY")
+          ) + Shared::Drawing.text(times, x: left + 8, y: 54, text_anchor: "middle", font_size: 11)
         end
 
         def row(key)
-          draft = Reading::PlanDraft.new(piece, now, variation: Reading::WhatIfChange.new(piece, { "change" => "school", "school" => key }))
+          draft =
+            Reading::PlanDraft.new(
+              piece,
+              now,
+              variation: Reading::WhatIfChange.new(piece, { "change" => "school", "school" => key })
+            )
           plan = Core::Planning::Solver.new(draft.problem, effort: "quick").plan
           figures = Core::Planning::Schools::Figures.new(draft.tasks, work)
-          Row.new(key:, minutes: figures.minutes, danced: figures.danced, first_run: date(draft, run_windows(draft, plan).first),
-                  ready: date(draft, plan.complete? ? plan.ready_window : nil), unplaced: plan.unplaced_minutes, waiting: plan.calls.sum(&:waiting))
+          Row.new(
+            key:,
+            minutes: figures.minutes,
+            danced: figures.danced,
+            first_run: date(draft, run_windows(draft, plan).first),
+            ready: date(draft, plan.complete? ? plan.ready_window : nil),
+            unplaced: plan.unplaced_minutes,
+            waiting: plan.calls.sum(&:waiting)
+          )
         end
 
         def run_windows(draft, plan)
@@ -44,7 +72,9 @@ module App
           plan.placements.select { |placement| runs.include?(placement.task) }.map(&:window)
         end
 
-        def date(draft, window) = (found = draft.problem.windows.find { |each| each.id == window }) && Date.iso8601(found.date)
+        def date(draft, window)
+          (found = draft.problem.windows.find { |each| each.id == window }) && Date.iso8601(found.date)
+        end
       end
     end
   end

@@ -39,13 +39,25 @@ module App
         # Rehearsals in which a recap or the music is wanted and has no time, in words.
         def without
           plan.result.fetch("without", []).group_by(&:first).map do |kind, pairs|
-            I18n.t("plans.without.#{kind}", count: pairs.size, days: pairs.first(4).map { |_, date| Shared::Dates.day(Date.iso8601(date)) }.join(", "))
+            I18n.t(
+              "plans.without.#{kind}",
+              count: pairs.size,
+              days: pairs.first(4).map { |_, date| Shared::Dates.day(Date.iso8601(date)) }.join(", ")
+            )
           end
         end
 
         # What would be rusty before it is danced again, in words.
         def fading
-          plan.result.fetch("fading", []).map { |name, rusty, later| I18n.t("plans.fading", name:, rusty: Shared::Dates.day(Date.iso8601(rusty)), later: Shared::Dates.day(Date.iso8601(later))) }
+          plan.result.fetch("fading", [])
+            .map do |name, rusty, later|
+              I18n.t(
+                "plans.fading",
+                name:,
+                rusty: Shared::Dates.day(Date.iso8601(rusty)),
+                later: Shared::Dates.day(Date.iso8601(later))
+              )
+            end
         end
 
         def film_late? = season.film_ready && piece.show_date && season.film_ready > piece.show_date
@@ -56,18 +68,30 @@ module App
         def upset = @upset ||= plan ? Reading::PlanConflicts.of(plan, piece, now) : []
 
         def next_rehearsals
-          open_rehearsals.first(3).map { |rehearsal| [rehearsal, slots.select { |slot| slot.rehearsal_id == rehearsal.id && slot.work? }.sort_by(&:start_minute)] }
+          open_rehearsals.first(3)
+            .map do |rehearsal|
+              [
+                rehearsal,
+                slots.select { |slot| slot.rehearsal_id == rehearsal.id && slot.work? }.sort_by(&:start_minute)
+              ]
+            end
         end
 
         # Who has most work and waiting in the rehearsals ahead: [Burden], the longest waits first.
         def burdens
           kept(:burdens) do
-            burden_rows.group_by(&:first).filter_map { |id, rows| people[id] && burden(people[id], rows) }.sort_by { |each| [-each.waiting, -each.work, each.person.name] }
+            burden_rows.group_by(&:first)
+              .filter_map { |id, rows| people[id] && burden(people[id], rows) }
+              .sort_by { |each| [-each.waiting, -each.work, each.person.name] }
           end
         end
 
         def missing
-          [(:structure if order.links.empty?), (:cast if snapshot.cast.empty?), (:rehearsals if open_rehearsals.empty?)].compact
+          [
+            (:structure if order.links.empty?),
+            (:cast if snapshot.cast.empty?),
+            (:rehearsals if open_rehearsals.empty?)
+          ].compact
         end
 
         private
@@ -76,10 +100,16 @@ module App
         def kept(key, &) = plan ? snapshot.held([:plan, key], stamp, &) : yield
         def stamp = @stamp ||= Reading::SeasonVersion.of(plan, now)
 
-        def ahead = @ahead ||= open_rehearsals.to_set(&:id).then { |open| slots.select { |slot| open.include?(slot.rehearsal_id) } }
+        def ahead
+          @ahead ||=
+            open_rehearsals.to_set(&:id).then { |open| slots.select { |slot| open.include?(slot.rehearsal_id) } }
+        end
 
         # [[person, slot], …] of everybody called to what is ahead.
-        def called_ahead = @called_ahead ||= Records::SlotPerson.where(studio_id: piece.studio_id, slot_id: ahead.map(&:id)).pluck(:person_id, :slot_id)
+        def called_ahead
+          @called_ahead ||=
+            Records::SlotPerson.where(studio_id: piece.studio_id, slot_id: ahead.map(&:id)).pluck(:person_id, :slot_id)
+        end
 
         def burden_rows
           ids = ahead.select(&:work?).to_h { |slot| [slot.id, slot] }

@@ -26,19 +26,34 @@ module App
         def ahead = rehearsals.reject { |rehearsal, _| behind?(rehearsal) }
         def behind = rehearsals.select { |rehearsal, _| behind?(rehearsal) }
 
-        def who(slot) = (@names ||= Shared::CallNames.new(piece)).of(slot.slot_people.select { |called| called.role == "dancer" }.map(&:person_id))
-        def teachers(slot) = slot.slot_people.select { |called| called.role == "teacher" }.filter_map { |called| people[called.person_id]&.name }.join(", ")
+        def who(slot)
+          (@names ||= Shared::CallNames.new(piece)).of(
+            slot.slot_people.select { |called| called.role == "dancer" }.map(&:person_id)
+          )
+        end
+
+        def teachers(slot)
+          slot.slot_people
+            .select { |called| called.role == "teacher" }
+            .filter_map { |called| people[called.person_id]&.name }
+            .join(", ")
+        end
 
         # [[names, [what changed]], …] of the version shown, against the one before; the same for several is said once.
         def changes
-          told = version_shown.changes.filter_map { |id, list| (person = people[id]) && [person.name, list.map(&:text)] }
-          told.group_by(&:last).map { |texts, same| [Shared::Lists.of(same.map(&:first).sort, NAMES), texts] }.sort_by { |names, _| names }
+          told =
+            version_shown.changes.filter_map { |id, list| (person = people[id]) && [person.name, list.map(&:text)] }
+          told.group_by(&:last)
+            .map { |texts, same| [Shared::Lists.of(same.map(&:first).sort, NAMES), texts] }
+            .sort_by { |names, _| names }
         end
 
         private
 
         def rehearsals
-          @rehearsals ||= @plan.slots.includes(:rehearsal, :room, :slot_people).group_by(&:rehearsal).sort_by { |rehearsal, _| [rehearsal.date, rehearsal.start_minute] }
+          @rehearsals ||=
+            @plan.slots.includes(:rehearsal, :room, :slot_people).group_by(&:rehearsal)
+              .sort_by { |rehearsal, _| [rehearsal.date, rehearsal.start_minute] }
         end
 
         def behind?(rehearsal)
@@ -50,7 +65,12 @@ module App
 
         def version(plan, before)
           changes = Reading::CallDifference.new(piece, before, plan, day_of(plan).to_date).all
-          Version.new(plan:, ready: (day = plan.result["ready"]) && Date.iso8601(day), changes:, standing: plan.replaced_at.nil?)
+          Version.new(
+            plan:,
+            ready: (day = plan.result["ready"]) && Date.iso8601(day),
+            changes:,
+            standing: plan.replaced_at.nil?
+          )
         end
       end
     end

@@ -24,9 +24,14 @@ module App
         private
 
         def faults
-          { rooms: (:rooms if @rooms.empty?), times: (:times unless from && to && to > from && (from % 5).zero? && (to % 5).zero?),
-            dates: (dates ? (:no_dates if dates.empty?) : :dates), many: (:many if dates && dates.size > MOST) }
-            .compact.transform_values { |key| I18n.t("rehearsals.faults.#{key}", most: MOST) }
+          {
+            rooms: (:rooms if @rooms.empty?),
+            times: (:times unless from && to && to > from && (from % 5).zero? && (to % 5).zero?),
+            dates: (dates ? (:no_dates if dates.empty?) : :dates),
+            many: (:many if dates && dates.size > MOST)
+          }.compact.transform_values do |key|
+            I18n.t("rehearsals.faults.#{key}", most: MOST)
+          end
         end
 
         def from = @from ||= Formats::Times.minutes(@params["start"])
@@ -56,7 +61,10 @@ module App
         end
 
         def add(date)
-          return false if @studio.rehearsals.standing.where(date:).any? { |other| other.start_minute < to && from < other.end_minute }
+          if @studio.rehearsals.standing.where(date:)
+              .any? { |other| other.start_minute < to && from < other.end_minute }
+            return false
+          end
 
           rehearsal = @studio.rehearsals.create!(date:, start_minute: from, end_minute: to)
           @rooms.each { |room| rehearsal.rehearsal_rooms.create!(studio: @studio, room:) }

@@ -19,7 +19,9 @@ module App
           if room.save
             Shared::Result.ok(room)
           else
-            Shared::Result.no({ room: I18n.t(room.errors[:name].any? ? "rehearsals.room_name" : "rehearsals.room_size") })
+            Shared::Result.no(
+              { room: I18n.t(room.errors[:name].any? ? "rehearsals.room_name" : "rehearsals.room_size") }
+            )
           end
         end
       end

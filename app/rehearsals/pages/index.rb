@@ -25,7 +25,13 @@ module App
         def weeks = upcoming.group_by { |rehearsal| rehearsal.date.beginning_of_week }
         def upcoming = @upcoming ||= studio.rehearsals.standing.where(date: @now.to_date..).includes(:rooms).to_a
         def past = studio.rehearsals.standing.where(date: ...@now.to_date).count
-        def used = @used ||= Reading::StandingSlots.standing(studio, upcoming).group_by(&:rehearsal_id).transform_values { |slots| slots.count(&:work?) }
+
+        def used
+          @used ||=
+            Reading::StandingSlots.standing(studio, upcoming).group_by(&:rehearsal_id)
+              .transform_values { |slots| slots.count(&:work?) }
+        end
+
         def hours = Shared::Amount.of(upcoming.sum(&:minutes) / 60.0)
       end
     end

@@ -15,8 +15,10 @@ module App
         def run(formation, version: nil)
           Records::Piece.transaction do
             row = @piece.formations.lock.find_by(link_id: @link.id, moment: @moment, count: @count) ||
-                  @piece.formations.new(studio_id: @piece.studio_id, link_id: @link.id, moment: @moment, count: @count)
-            next Shared::Result.no({ base: I18n.t("floor.conflict") }, :conflict) if version && version != row.lock_version
+              @piece.formations.new(studio_id: @piece.studio_id, link_id: @link.id, moment: @moment, count: @count)
+            if version && version != row.lock_version
+              next Shared::Result.no({ base: I18n.t("floor.conflict") }, :conflict)
+            end
 
             row.new_record? ? row.save! : row.touch
             Records::Mapping::Floors.write(row, formation)

@@ -18,7 +18,9 @@ module App
           return Shared::Result.no(faults) if faults.any?
 
           @section.with_lock do
-            next Shared::Result.no({ base: I18n.t("sections.conflict") }, :conflict) if @params["lock_version"].to_i != @section.lock_version
+            if @params["lock_version"].to_i != @section.lock_version
+              next Shared::Result.no({ base: I18n.t("sections.conflict") }, :conflict)
+            end
 
             Shared::WatchAgreements.around(@piece, @account, @today) { save }
           end
@@ -28,7 +30,12 @@ module App
 
         def save
           @section.parts.where.not(group_id: chosen.map(&:id)).delete_all
-          chosen.each { |group| (@section.parts.find_by(group_id: group.id) || @section.parts.new(studio_id: @section.studio_id, group_id: group.id)).update!(values(group)) }
+          chosen.each do |group|
+            (
+              @section.parts.find_by(group_id: group.id) ||
+                @section.parts.new(studio_id: @section.studio_id, group_id: group.id)
+            ).update!(values(group))
+          end
           @section.touch
           @piece.touch
           Shared::KeepRevision.new(@piece, @account).record("#{@section.name}: groups")
@@ -36,13 +43,27 @@ module App
         end
 
         def chosen = @chosen ||= @piece.groups.select { |group| given(group)["in"] == "1" }
-        def given(group) = @params["parts"].is_a?(Hash) && @params["parts"][group.id.to_s].is_a?(Hash) ? @params["parts"][group.id.to_s] : {}
+
+        def given(group)
+          if @params["parts"].is_a?(Hash) && @params["parts"][group.id.to_s].is_a?(Hash)
+            @params["parts"][group.id.to_s]
+          else
+            {}
+          end
+        end
 
         def values(group)
           own = given(group)
-          { start_offset: whole(own["offset"]) || 0, hold_before: whole(own["hold_before"]) || 0, hold_after: whole(own["hold_after"]) || 0, mirrored: own["mirrored"] == "1",
-            stretches: StretchText.parse(own["stretches"]), level: own["level"].presence_in(Records::Section::EDGE["level"]), place: own["place"].to_s.strip[0, 60].presence,
-            facing: whole(own["facing"])&.then { |facing| facing if facing.between?(1, 8) } }
+          {
+            start_offset: whole(own["offset"]) || 0,
+            hold_before: whole(own["hold_before"]) || 0,
+            hold_after: whole(own["hold_after"]) || 0,
+            mirrored: own["mirrored"] == "1",
+            stretches: StretchText.parse(own["stretches"]),
+            level: own["level"].presence_in(Records::Section::EDGE["level"]),
+            place: own["place"].to_s.strip[0, 60].presence,
+            facing: whole(own["facing"])&.then { |facing| facing if facing.between?(1, 8) }
+          }
         end
 
         def offset?(text) = whole(text)&.then { |counts| Records::Part::OFFSETS.cover?(counts) }
@@ -52,9 +73,15 @@ module App
         def errors
           chosen.each_with_object({}) do |group, faults|
             own = given(group)
-            faults["#{group.id}.offset"] = I18n.t("lines.faults.offset") unless own["offset"].to_s.strip.empty? || offset?(own["offset"])
-            %w[hold_before hold_after].each { |name| faults["#{group.id}.#{name}"] = I18n.t("lines.faults.hold") unless own[name].to_s.strip.empty? || hold?(own[name]) }
-            faults["#{group.id}.stretches"] = I18n.t("lines.faults.stretches") if StretchText.parse(own["stretches"]).nil?
+            faults["#{group.id}.offset"] = I18n.t("lines.faults.offset") unless own["offset"].to_s.strip.empty? ||
+              offset?(own["offset"])
+            %w[hold_before hold_after].each do |name|
+              faults["#{group.id}.#{name}"] = I18n.t("lines.faults.hold") unless own[name].to_s.strip.empty? ||
+                hold?(own[name])
+            end
+            faults["#{group.id}.stretches"] = I18n.t("lines.faults.stretches") if StretchText.parse(
+              own["stretches"]
+            ).nil?
           end
         end
       end

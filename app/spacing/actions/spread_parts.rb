@@ -3,8 +3,8 @@
 module App
   module Spacing
     module Actions
-      # Gives the groups of a section a canon (each so many counts after the one before, all holding until the last is done)
-      # or swapped halves (half of them move while the others hold); or everybody together.
+      # Gives the groups of a section a canon (each so many counts after the one before, all holding until the last is
+      # done) or swapped halves (half of them move while the others hold); or everybody together.
       class SpreadParts
         WAYS = %w[together canon halves].freeze
 
@@ -20,7 +20,19 @@ module App
           groups = @section.parts.order(:id).map(&:group_id)
           groups = @section.piece.groups.map(&:id) if groups.empty?
           offsets = offsets(groups.size)
-          parts = groups.zip(offsets).to_h { |group, offset| [group.to_s, { "in" => "1", "offset" => offset, "hold_before" => @way == "halves" ? offset : 0, "hold_after" => offsets.max - offset }] }
+          parts =
+            groups.zip(offsets)
+              .to_h do |group, offset|
+                [
+                  group.to_s,
+                  {
+                    "in" => "1",
+                    "offset" => offset,
+                    "hold_before" => @way == "halves" ? offset : 0,
+                    "hold_after" => offsets.max - offset
+                  }
+                ]
+              end
           SaveParts.new(@section, { "parts" => parts, "lock_version" => @section.lock_version }, @account, @today).run
         end
 

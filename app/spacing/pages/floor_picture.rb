@@ -3,14 +3,21 @@
 module App
   module Spacing
     module Pages
-      # The floor from above, audience below: boards, everybody's mark turned the way they face, and the ways they come by.
+      # The floor from above, audience below: boards, everybody's mark turned the way they face, and the ways they come
+      # by.
       class FloorPicture
         SCALE = 44
         SIDE = 44
         TOP = 26
         # A mark for each group, pointing to the front; the groups come round after six.
-        SHAPES = ["M0 -12A12 12 0 1 0 .01 -12Z", "M-11 -11H11V11H-11Z", "M-11 -10H11V5L0 12L-11 5Z", "M0 -14.5L14.5 0L0 14.5L-14.5 0Z", "M-11.5 -6.5L0 -13L11.5 -6.5V6.5L0 13L-11.5 6.5Z",
-                  "M-11 11V0A11 11 0 0 1 11 0V11Z"].freeze
+        SHAPES = [
+          "M0 -12A12 12 0 1 0 .01 -12Z",
+          "M-11 -11H11V11H-11Z",
+          "M-11 -10H11V5L0 12L-11 5Z",
+          "M0 -14.5L14.5 0L0 14.5L-14.5 0Z",
+          "M-11.5 -6.5L0 -13L11.5 -6.5V6.5L0 13L-11.5 6.5Z",
+          "M-11 11V0A11 11 0 0 1 11 0V11Z"
+        ].freeze
 
         def initialize(page) = @page = page
 
@@ -19,7 +26,14 @@ module App
 
         def svg
           inner = boards + metres + ways + passes + spots
-          Shared::Drawing.drawing(width, height, inner, label: I18n.t("floor.label", name: @page.link.name, moment: @page.moment_name(@page.moment)), class: "floor-picture", role: "group")
+          Shared::Drawing.drawing(
+            width,
+            height,
+            inner,
+            label: I18n.t("floor.label", name: @page.link.name, moment: @page.moment_name(@page.moment)),
+            class: "floor-picture",
+            role: "group"
+          )
         end
 
         def x(metres) = (width / 2) + (metres * SCALE)
@@ -29,24 +43,70 @@ module App
 
         def boards
           left = x(-@page.width / 2)
-          Shared::Drawing.tag(:rect, x: left, y: TOP, width: @page.width * SCALE, height: @page.depth * SCALE, class: "boards") +
-            (1...(@page.depth * 2).floor).map { |i| Shared::Drawing.tag(:line, x1: left, x2: left + (@page.width * SCALE), y1: y(i / 2.0), y2: y(i / 2.0), class: "board") }.join +
-            Shared::Drawing.tag(:line, x1: x(0), x2: x(0), y1: TOP, y2: y(0), class: "middle") +
-            Shared::Drawing.text(I18n.t("floor.audience"), x: x(0), y: y(0) + 24, text_anchor: "middle", class: "audience") + Shared::Drawing.text(I18n.t("floor.back"), x: x(0), y: TOP - 9, text_anchor: "middle", class: "audience")
+          Shared::Drawing.tag(
+            :rect,
+            x: left,
+            y: TOP,
+            width: @page.width * SCALE,
+            height: @page.depth * SCALE,
+            class: "boards"
+          ) +
+            (1...(@page.depth * 2).floor)
+              .map do |i|
+                Shared::Drawing.tag(
+                  :line,
+                  x1: left,
+                  x2: left + (@page.width * SCALE),
+                  y1: y(i / 2.0),
+                  y2: y(i / 2.0),
+                  class: "board"
+                )
+              end
+              .join + Shared::Drawing.tag(:line, x1: x(0), x2: x(0), y1: TOP, y2: y(0), class: "middle") +
+            Shared::Drawing.text(
+              I18n.t("floor.audience"),
+              x: x(0),
+              y: y(0) + 24,
+              text_anchor: "middle",
+              class: "audience"
+            ) +
+            Shared::Drawing.text(I18n.t("floor.back"), x: x(0), y: TOP - 9, text_anchor: "middle", class: "audience")
         end
 
         # Metres from the middle along the front edge.
         def metres
           half = (@page.width / 2).floor
           (-half..half).reject(&:odd?).map do |m|
-            Shared::Drawing.tag(:line, x1: x(m), x2: x(m), y1: y(0), y2: y(0) + 5, class: "metre") + (m.zero? ? "" : Shared::Drawing.text(m.abs, x: x(m), y: y(0) + 17, text_anchor: "middle", class: "metre-name"))
+            Shared::Drawing.tag(:line, x1: x(m), x2: x(m), y1: y(0), y2: y(0) + 5, class: "metre") +
+              (
+                if m.zero?
+                  ""
+                else
+                  Shared::Drawing.text(m.abs, x: x(m), y: y(0) + 17, text_anchor: "middle", class: "metre-name")
+                end
+              )
           end.join
         end
 
         def ways
           @page.ways.all.select { |way| way.metres > 0.2 }.map do |way|
-            Shared::Drawing.tag(:line, x1: x(way.from.x), y1: y(way.from.y), x2: x(way.to.x), y2: y(way.to.y), class: "way way-#{way.verdict}", data_way: way.person) +
-              Shared::Drawing.tag(:circle, cx: x(way.from.x), cy: y(way.from.y), r: 3, class: "came", data_way: way.person)
+            Shared::Drawing.tag(
+              :line,
+              x1: x(way.from.x),
+              y1: y(way.from.y),
+              x2: x(way.to.x),
+              y2: y(way.to.y),
+              class: "way way-#{way.verdict}",
+              data_way: way.person
+            ) +
+              Shared::Drawing.tag(
+                :circle,
+                cx: x(way.from.x),
+                cy: y(way.from.y),
+                r: 3,
+                class: "came",
+                data_way: way.person
+              )
           end.join
         end
 
@@ -64,15 +124,44 @@ module App
 
         def spot(person, spot, hidden)
           name = @page.people[person]&.name || "?"
-          label = I18n.t("floor.spot", name:, initials: initials(name), across: across(spot.x), deep: Shared::Drawing.plain(spot.y), facing: I18n.t("facings")[spot.facing - 1])
-          classes = ["spot", ("pinned" if spot.pinned), ("hidden-one" if hidden), ("off-floor" if @page.off.include?(person))].compact.join(" ")
-          Shared::Drawing.tag(:g, Shared::Drawing.title(label) + mark(person, spot) + Shared::Drawing.text(initials(name), y: 4, text_anchor: "middle", class: "who"), transform: "translate(#{Shared::Drawing.plain(x(spot.x))} #{Shared::Drawing.plain(y(spot.y))})",
-                  class: classes, data_p: person, tabindex: 0, role: "button", aria_label: label)
+          label =
+            I18n.t(
+              "floor.spot",
+              name:,
+              initials: initials(name),
+              across: across(spot.x),
+              deep: Shared::Drawing.plain(spot.y),
+              facing: I18n.t("facings")[spot.facing - 1]
+            )
+          classes = [
+            "spot",
+            ("pinned" if spot.pinned),
+            ("hidden-one" if hidden),
+            ("off-floor" if @page.off.include?(person))
+          ].compact.join(" ")
+          Shared::Drawing.tag(
+            :g,
+            Shared::Drawing.title(label) + mark(person, spot) +
+              Shared::Drawing.text(initials(name), y: 4, text_anchor: "middle", class: "who"),
+            transform: "translate(#{Shared::Drawing.plain(x(spot.x))} #{Shared::Drawing.plain(y(spot.y))})",
+            class: classes,
+            data_p: person,
+            tabindex: 0,
+            role: "button",
+            aria_label: label
+          )
         end
 
         def mark(person, spot)
-          Shared::Drawing.tag(:g, Shared::Drawing.tag(:path, d: SHAPES[((@page.group_of(person)&.number || 1) - 1) % SHAPES.size], class: "shape") + Shared::Drawing.tag(:path, d: "M-4 15L0 20L4 15Z", class: "nose"),
-  transform: "rotate(#{(spot.facing - 1) * 45})")
+          Shared::Drawing.tag(
+            :g,
+            Shared::Drawing.tag(
+              :path,
+              d: SHAPES[((@page.group_of(person)&.number || 1) - 1) % SHAPES.size],
+              class: "shape"
+            ) + Shared::Drawing.tag(:path, d: "M-4 15L0 20L4 15Z", class: "nose"),
+            transform: "rotate(#{(spot.facing - 1) * 45})"
+          )
         end
 
         def across(metres)
@@ -81,7 +170,9 @@ module App
           I18n.t(metres.positive? ? "floor.right_of" : "floor.left_of", metres: Shared::Drawing.plain(metres.abs))
         end
 
-        def initials(name) = name.split.then { |words| [words.first, (words.last if words.size > 1)].compact.map { |word| word[0] }.join }
+        def initials(name)
+          name.split.then { |words| [words.first, (words.last if words.size > 1)].compact.map { |word| word[0] }.join }
+        end
       end
     end
   end

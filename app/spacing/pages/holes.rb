@@ -3,7 +3,8 @@
 module App
   module Spacing
     module Pages
-      # For whoever is out: link by link, the holes, who closes up, who could cover, and slots that have lost their point.
+      # For whoever is out: link by link, the holes, who closes up, who could cover, and slots that have lost their
+      # point.
       class Holes < Shared::PiecePage
         def initialize(out: [], **rest)
           super(**rest)
@@ -21,15 +22,38 @@ module App
 
         # [[group name, [person]], …] of the cast, with the teachers last.
         def choices
-          by_group = snapshot.cast.keys.filter_map { |id| people[id] }.sort_by(&:name).group_by { |person| snapshot.cast.fetch(person.id).first }
+          by_group =
+            snapshot.cast.keys
+              .filter_map { |id| people[id] }
+              .sort_by(&:name)
+              .group_by { |person| snapshot.cast.fetch(person.id).first }
           named = piece.groups.map { |group| [group.name, by_group.fetch(group.id, [])] }
-          [*named, [I18n.t("holes.others"), by_group.fetch(nil, [])], [I18n.t("holes.teachers"), teachers]].reject { |_, list| list.empty? }
+          [
+            *named,
+            [I18n.t("holes.others"), by_group.fetch(nil, [])],
+            [I18n.t("holes.teachers"), teachers]
+          ].reject do |_, list|
+            list.empty?
+          end
         end
 
         # Coming slots that have lost their point: [Slot].
         def pointless
-          slots = Reading::StandingSlots.standing(piece.studio, upcoming).includes(:slot_people, :rehearsal, :plan).select { |slot| slot.work? && slot.plan.piece_id == piece.id }
-          lost = sheet.pointless(slots.map { |slot| [slot.id, *%w[dancer teacher].map { |role| slot.slot_people.select { |called| called.role == role }.map(&:person_id) }] })
+          slots =
+            Reading::StandingSlots.standing(piece.studio, upcoming)
+              .includes(:slot_people, :rehearsal, :plan)
+              .select { |slot| slot.work? && slot.plan.piece_id == piece.id }
+          lost =
+            sheet.pointless(
+              slots.map do |slot|
+                [
+                  slot.id,
+                  *%w[dancer teacher].map do |role|
+                    slot.slot_people.select { |called| called.role == role }.map(&:person_id)
+                  end
+                ]
+              end
+            )
           slots.select { |slot| lost.include?(slot.id) }
         end
 
@@ -54,8 +78,15 @@ module App
         def upcoming = piece.studio.rehearsals.standing.where(date: today..).limit(4).to_a
 
         def sheet
-          @sheet ||= Core::Learning::HoleSheet.new(work, out: @out, items:, progress:, leaders: piece.groups.to_h { |group| [group.id, group.leader_id] }.compact,
-                                                         formations: order.links.to_h { |link| [link.index, stage.entering(link.index)] })
+          @sheet ||=
+            Core::Learning::HoleSheet.new(
+              work,
+              out: @out,
+              items:,
+              progress:,
+              leaders: piece.groups.to_h { |group| [group.id, group.leader_id] }.compact,
+              formations: order.links.to_h { |link| [link.index, stage.entering(link.index)] }
+            )
         end
       end
     end

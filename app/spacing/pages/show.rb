@@ -28,7 +28,13 @@ module App
         def edit? = Steps::Policy.new(member, row).edit?
         def groups = piece.groups.to_a
         def person = people[@who]
-        def here(**more) = path("/spacing?#{Rack::Utils.build_query({ at: at, show: show, moment: show == 'floor' ? moment_key : nil, who: @who }.merge(more).compact)}")
+
+        def here(**more)
+          path(
+            "/spacing?#{Rack::Utils.build_query({ at: at, show: show, moment: show == 'floor' ? moment_key : nil,
+who: @who }.merge(more).compact)}"
+          )
+        end
 
         # Lines
         def picture = Shared::LanesPicture.new(self)
@@ -54,8 +60,17 @@ module App
         # The floor
         def width = piece.setting("floor").fetch("width").to_f
         def depth = piece.setting("floor").fetch("depth").to_f
-        def dancers = @dancers ||= items.in_link(index).select { |id| people[id] }.sort_by { |id| [group_of(id)&.number || 99, people[id].name] }
-        def group_of(person_id) = (id = snapshot.cast.fetch(person_id, []).first) && groups.find { |group| group.id == id }
+
+        def dancers
+          @dancers ||=
+            items.in_link(index)
+              .select { |id| people[id] }
+              .sort_by { |id| [group_of(id)&.number || 99, people[id].name] }
+        end
+
+        def group_of(person_id)
+          (id = snapshot.cast.fetch(person_id, []).first) && groups.find { |group| group.id == id }
+        end
 
         # [moment, count] shown: as asked, else as the link begins.
         def moment
@@ -67,16 +82,34 @@ module App
         end
 
         def moment_key(moment = self.moment) = moment.first == :count ? "count-#{moment.last}" : moment.first.to_s
-        def moment_name(moment) = moment.first == :count ? I18n.t("floor.count", count: moment.last) : I18n.t("floor.#{moment.first}")
-        def moments = ([[:entry, nil]] + stage.moments(index) + [moment, [:exit, nil]]).uniq.sort_by { |which, count| [%i[entry count exit].index(which), count.to_i] }
+
+        def moment_name(moment)
+          moment.first == :count ? I18n.t("floor.count", count: moment.last) : I18n.t("floor.#{moment.first}")
+        end
+
+        def moments
+          ([[:entry, nil]] + stage.moments(index) + [moment, [:exit, nil]]).uniq.sort_by do |which, count|
+            [%i[entry count exit].index(which), count.to_i]
+          end
+        end
+
         def seen_at = @seen_at ||= stage.at(index, *moment)
         def formation = seen_at.formation
-        def version = @version ||= piece.formations.find_by(link_id: link.link.id, moment: moment.first, count: moment.last)&.lock_version.to_i
+
+        def version
+          @version ||=
+            piece.formations.find_by(link_id: link.link.id, moment: moment.first, count: moment.last)&.lock_version.to_i
+        end
 
         # Where everybody comes from: the moment before in this link, else the end of the link before.
         def before
           @before ||= begin
-            earlier = moments.take_while { |each| each != moment }.reverse.map { |each| stage.at(index, *each).formation }.find { |found| !found.empty? }
+            earlier =
+              moments
+                .take_while { |each| each != moment }
+                .reverse
+                .map { |each| stage.at(index, *each).formation }
+                .find { |found| !found.empty? }
             earlier || (index > 1 && moment.first == :entry ? stage.leaving(index - 1) : Core::Floor::Formation.new)
           end
         end
@@ -85,10 +118,26 @@ module App
         def counts
           return index > 1 ? standings[index - 2].held.seam.counts.to_f : 0.0 if moment.first == :entry
 
-          at_count(moment) - at_count(moments.take_while { |each| each != moment }.reverse.find { |each| !stage.at(index, *each).formation.empty? } || [:entry, nil])
+          at_count(moment) -
+            at_count(
+              moments
+                .take_while { |each| each != moment }
+                .reverse
+                .find { |each| !stage.at(index, *each).formation.empty? } || [:entry, nil]
+            )
         end
 
-        def ways = @ways ||= Core::Floor::Ways.new(before, formation, counts:, bpm: work.track.map.bpm_at(link.start_beat), beats: section.beats_per_count)
+        def ways
+          @ways ||=
+            Core::Floor::Ways.new(
+              before,
+              formation,
+              counts:,
+              bpm: work.track.map.bpm_at(link.start_beat),
+              beats: section.beats_per_count
+            )
+        end
+
         def near? = @seen.include?("near")
         def hidden? = @seen.include?("hidden")
         def near_passes = near? ? ways.near_passes : []
@@ -100,8 +149,15 @@ module App
 
         # What the page's script needs: spots now and before, counts.
         def data
-          { version:, counts: counts.round(2), width:, depth:, scale: FloorPicture::SCALE, before: before.spots.to_h { |id, spot| [id, [spot.x, spot.y]] },
-            spots: formation.spots.map { |id, spot| { p: id, x: spot.x, y: spot.y, f: spot.facing, pin: spot.pinned } } }.to_json
+          {
+            version:,
+            counts: counts.round(2),
+            width:,
+            depth:,
+            scale: FloorPicture::SCALE,
+            before: before.spots.to_h { |id, spot| [id, [spot.x, spot.y]] },
+            spots: formation.spots.map { |id, spot| { p: id, x: spot.x, y: spot.y, f: spot.facing, pin: spot.pinned } }
+          }.to_json
         end
 
         private

@@ -12,9 +12,18 @@ module App
         end
 
         def run
-          row = Records::Correction.new(studio: @section.studio, section: @section, text: @params["text"], eight: @params["eight"].presence, count: @params["count"].presence,
-  by_name: @account.name)
-          return Shared::Result.no({ text: I18n.t("corrections.faults") }) if row.eight && row.eight > @section.eights.count
+          row =
+            Records::Correction.new(
+              studio: @section.studio,
+              section: @section,
+              text: @params["text"],
+              eight: @params["eight"].presence,
+              count: @params["count"].presence,
+              by_name: @account.name
+            )
+          if row.eight && row.eight > @section.eights.count
+            return Shared::Result.no({ text: I18n.t("corrections.faults") })
+          end
 
           row.save ? Shared::Result.ok(row) : Shared::Result.no({ text: I18n.t("corrections.faults") })
         end

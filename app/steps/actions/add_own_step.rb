@@ -11,12 +11,25 @@ module App
         end
 
         def run
-          step = Records::OwnStep.new(studio: @studio, name: @params["name"], like: Core::Movement::Vocabulary::DEFAULT.find(@params["like"].to_s)&.name, counts: @params["counts"].presence)
-          return Shared::Result.no({ name: I18n.t("names.taken") }) if @studio.own_steps.where("lower(name) = ?", step.name.to_s.downcase).exists?
+          step =
+            Records::OwnStep.new(
+              studio: @studio,
+              name: @params["name"],
+              like: Core::Movement::Vocabulary::DEFAULT.find(@params["like"].to_s)&.name,
+              counts: @params["counts"].presence
+            )
+          if @studio.own_steps.where("lower(name) = ?", step.name.to_s.downcase).exists?
+            return Shared::Result.no({ name: I18n.t("names.taken") })
+          end
           return Shared::Result.ok(step) if step.save
 
-          Shared::Result.no({ name: (I18n.t("names.name") if step.errors[:name].any?), like: (I18n.t("names.like") if step.errors[:like].any?),
-  counts: (I18n.t("names.counts") if step.errors[:counts].any?) }.compact)
+          Shared::Result.no(
+            {
+              name: (I18n.t("names.name") if step.errors[:name].any?),
+              like: (I18n.t("names.like") if step.errors[:like].any?),
+              counts: (I18n.t("names.counts") if step.errors[:counts].any?)
+            }.compact
+          )
         end
       end
     end

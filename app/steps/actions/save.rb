@@ -3,8 +3,8 @@
 module App
   module Steps
     module Actions
-      # Saves a section's eights. Counts that somebody was already taught and that are now danced differently are noted in
-      # their log as changed; nobody's tick is touched.
+      # Saves a section's eights. Counts that somebody was already taught and that are now danced differently are noted
+      # in their log as changed; nobody's tick is touched.
       class Save
         def initialize(section, params, account, today)
           @section = section
@@ -21,7 +21,9 @@ module App
           return Shared::Result.no({ rows: faults.first }) if faults.any?
 
           @section.with_lock do
-            next Shared::Result.no({ rows: I18n.t("sections.conflict") }, :conflict) if @params["lock_version"].to_i != @section.lock_version
+            if @params["lock_version"].to_i != @section.lock_version
+              next Shared::Result.no({ rows: I18n.t("sections.conflict") }, :conflict)
+            end
 
             Shared::WatchAgreements.around(@piece, @account, @today) { Shared::Result.ok(save) }
           end
@@ -37,13 +39,19 @@ module App
           @section.touch
           @piece.touch
           Shared::KeepRevision.new(@piece, @account).record("#{@section.name}: steps")
-          people.positive? ? I18n.t("steps.changed", eights: changed.join(", "), count: people) : I18n.t("steps.saved", name: @section.name)
+          if people.positive?
+            I18n.t("steps.changed", eights: changed.join(", "), count: people)
+          else
+            I18n.t("steps.saved", name: @section.name)
+          end
         end
 
         # The section's lines as they stand in the database.
         def lines
           work = Records::Mapping::Works.load(@piece.studio.pieces.find(@piece.id))
-          Core::Piece::Danced.new(work, vocabulary: @section.studio.vocabulary).lines(work.sections.find { |section| section.id == @section.id })
+          Core::Piece::Danced.new(work, vocabulary: @section.studio.vocabulary).lines(
+            work.sections.find { |section| section.id == @section.id }
+          )
         end
 
         def write(rows)

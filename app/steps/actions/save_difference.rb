@@ -18,10 +18,14 @@ module App
         end
 
         def run
-          return Shared::Result.no({ changes: I18n.t("changes.taken") }) if @params["lock_version"].to_i != @piece.lock_version
+          if @params["lock_version"].to_i != @piece.lock_version
+            return Shared::Result.no({ changes: I18n.t("changes.taken") })
+          end
 
           made = changes
-          return Shared::Result.no({ changes: I18n.t("changes.nothing_left") }) if made.apply(@rows.map { |row| core(row.counts, row.text) }).empty?
+          if made.apply(@rows.map { |row| core(row.counts, row.text) }).empty?
+            return Shared::Result.no({ changes: I18n.t("changes.nothing_left") })
+          end
 
           Shared::WatchAgreements.around(@piece, @account, @today) { Shared::Result.ok(save(made)) }
         rescue Core::ValueError
@@ -39,12 +43,16 @@ module App
         def dropped = numbers.select { |n| given("drop", n) == "1" }
 
         def replaced
-          numbers.reject { |n| dropped.include?(n) || given("text", n).empty? }.to_h { |n| [n, core(counts(n), given("text", n))] }
+          numbers
+            .reject { |n| dropped.include?(n) || given("text", n).empty? }
+            .to_h { |n| [n, core(counts(n), given("text", n))] }
         end
 
         def added
-          (0..@rows.size).to_h { |n| [n, given("added", n).split(%r{\s*//\s*}).reject(&:empty?).first(MOST_ADDED)] }.reject { |_, texts| texts.empty? }
-                         .transform_values { |texts| texts.map { |text| core(8, text) } }
+          (0..@rows.size)
+            .to_h { |n| [n, given("added", n).split(%r{\s*//\s*}).reject(&:empty?).first(MOST_ADDED)] }
+            .reject { |_, texts| texts.empty? }
+            .transform_values { |texts| texts.map { |text| core(8, text) } }
         end
 
         def counts(number) = Integer(given("counts", number), exception: false) || @rows[number - 1].counts
@@ -56,8 +64,15 @@ module App
             before = @link.changes_made
             @link.update!(changes_made: Records::Mapping::Works.made(made))
             @piece.touch
-            Shared::KeepRevision.new(@piece, @account).record("#{@link.section.name}: changes in link #{@link.position}")
-            count = before == @link.changes_made ? 0 : Shared::MarkChanged.new(@piece, "d#{@link.id}", made.touched, @account, @today).run
+            Shared::KeepRevision.new(@piece, @account).record(
+              "#{@link.section.name}: changes in link #{@link.position}"
+            )
+            count =
+              if before == @link.changes_made
+                0
+              else
+                Shared::MarkChanged.new(@piece, "d#{@link.id}", made.touched, @account, @today).run
+              end
             I18n.t(count.positive? ? "changes.saved_marked" : "changes.saved", count:)
           end
         end

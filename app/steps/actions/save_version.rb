@@ -18,8 +18,12 @@ module App
           return Shared::Result.no({ rows: I18n.t("steps.faults.long", eight: too_long) }) if too_long
 
           Records::Piece.transaction do
-            row = @section.versions.lock.find_by(kind: @kind) || @section.versions.new(studio_id: @section.studio_id, kind: @kind)
-            next Shared::Result.no({ rows: I18n.t("sections.conflict") }, :conflict) if @params["lock_version"].to_i != row.lock_version
+            row =
+              @section.versions.lock.find_by(kind: @kind) ||
+              @section.versions.new(studio_id: @section.studio_id, kind: @kind)
+            if @params["lock_version"].to_i != row.lock_version
+              next Shared::Result.no({ rows: I18n.t("sections.conflict") }, :conflict)
+            end
 
             row.update!(eights:, note: @params["note"].to_s.strip[0, 200])
             give

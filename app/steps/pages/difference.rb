@@ -29,15 +29,22 @@ module App
           section.rows.each_with_index.map do |row, i|
             number = i + 1
             changed = made.replace[number]
-            Eight.new(number:, taught: row, text: typed("text", number) || changed&.text.to_s, counts: typed("counts", number) || (changed || row).counts,
-                      drop: @typed ? typed("drop", number) == "1" : made.drop.include?(number), added: typed("added", number) || text_of(made.insert_after.fetch(number, [])))
+            Eight.new(
+              number:,
+              taught: row,
+              text: typed("text", number) || changed&.text.to_s,
+              counts: typed("counts", number) || (changed || row).counts,
+              drop: @typed ? typed("drop", number) == "1" : made.drop.include?(number),
+              added: typed("added", number) || text_of(made.insert_after.fetch(number, []))
+            )
           end
         end
 
         # Every eight as danced in this link: [[number, picture], …].
         def danced
           walk = dancing.walk(placed.link)
-          dancing.link_lines(placed.link).each_with_index.map { |line, i| [i + 1, EightPicture.new(line, walk, i + 1, vocabulary:).svg] }
+          dancing.link_lines(placed.link).each_with_index
+            .map { |line, i| [i + 1, EightPicture.new(line, walk, i + 1, vocabulary:).svg] }
         end
 
         private

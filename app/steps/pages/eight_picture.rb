@@ -22,7 +22,15 @@ module App
           @questions = walk.findings.select { |finding| finding.row == row && finding.count }
         end
 
-        def svg = Shared::Drawing.drawing(WIDTH, 88, grid + words + rails + facings + levels + questions, label: I18n.t("steps.picture", eight: @row), class: "eight-picture")
+        def svg
+          Shared::Drawing.drawing(
+            WIDTH,
+            88,
+            grid + words + rails + facings + levels + questions,
+            label: I18n.t("steps.picture", eight: @row),
+            class: "eight-picture"
+          )
+        end
 
         private
 
@@ -30,12 +38,16 @@ module App
         def x(at) = LEFT + (at.clamp(0, @line.length) * scale)
 
         def grid
-          counts = (0...@line.counts).map { |i| Shared::Drawing.tag(:line, x1: x(i * 12), x2: x(i * 12), y1: 2, y2: 84, class: "count-line") }
+          counts =
+            (0...@line.counts).map do |i|
+              Shared::Drawing.tag(:line, x1: x(i * 12), x2: x(i * 12), y1: 2, y2: 84, class: "count-line")
+            end
           counts.join + RAILS.zip(%w[left right]).map { |y, name| rail(y, name) }.join
         end
 
         def rail(y, name)
-          Shared::Drawing.tag(:line, x1: LEFT, x2: WIDTH - 4, y1: y, y2: y, class: "rail") + Shared::Drawing.text(name, x: LEFT - 8, y: y + 4, text_anchor: "end", class: "rail-name")
+          Shared::Drawing.tag(:line, x1: LEFT, x2: WIDTH - 4, y1: y, y2: y, class: "rail") +
+            Shared::Drawing.text(name, x: LEFT - 8, y: y + 4, text_anchor: "end", class: "rail-name")
         end
 
         def words
@@ -47,7 +59,12 @@ module App
         def word(move, later)
           room = ((later ? x(later.at) : WIDTH) - x(move.at) - 18) / 6.5
           Shared::Drawing.text(number(move.at), x: x(move.at) + 3, y: WORDS, class: "count layer-#{move.layer}") +
-            Shared::Drawing.text(short(move.text, room), x: x(move.at) + 15, y: WORDS, class: "move move-#{move.kind} layer-#{move.layer}")
+            Shared::Drawing.text(
+              short(move.text, room),
+              x: x(move.at) + 15,
+              y: WORDS,
+              class: "move move-#{move.kind} layer-#{move.layer}"
+            )
         end
 
         def short(text, room) = text.length <= room ? text : "#{text[0, [room.floor - 1, 1].max]}…"
@@ -63,13 +80,25 @@ module App
         def loose
           return "" if @line.loose.empty?
 
-          Shared::Drawing.text(I18n.t("steps.not_set", moves: @line.loose.map(&:text).join(", ")), x: WIDTH - 6, y: WORDS, text_anchor: "end", class: "loose")
+          Shared::Drawing.text(
+            I18n.t("steps.not_set", moves: @line.loose.map(&:text).join(", ")),
+            x: WIDTH - 6,
+            y: WORDS,
+            text_anchor: "end",
+            class: "loose"
+          )
         end
 
         # [[from, to, value], …] of one value of the body along the line.
         def spans(name)
-          marks = [[0, @before.public_send(name).value], *@steps.flat_map { |step| changes(step, name) }].chunk_while { |a, b| a.last == b.last }.map(&:first)
-          marks.each_with_index.map { |(at, value), i| [at, marks[i + 1]&.first || @line.length, value] }.reject { |from, to, _| from == to }
+          marks =
+            [
+              [0, @before.public_send(name).value],
+              *@steps.flat_map { |step| changes(step, name) }
+            ].chunk_while { |a, b| a.last == b.last }.map(&:first)
+          marks.each_with_index
+            .map { |(at, value), i| [at, marks[i + 1]&.first || @line.length, value] }
+            .reject { |from, to, _| from == to }
         end
 
         # A step with several placements changes the weight at each.
@@ -79,7 +108,9 @@ module App
           return [[step.at, value]] unless name == :weight && known && step.move.places.size > 1
 
           last = step.move.places.size - 1
-          step.move.places.each_with_index.map { |place, i| [place, (last - i).even? ? value : { left: :right, right: :left }.fetch(value, value)] }
+          step.move.places.each_with_index.map do |place, i|
+            [place, (last - i).even? ? value : { left: :right, right: :left }.fetch(value, value)]
+          end
         end
 
         def rails
@@ -88,25 +119,60 @@ module App
 
         def weight(from, to, value)
           rows = { left: [RAILS[0]], right: [RAILS[1]], both: RAILS }.fetch(value, [])
-          return Shared::Drawing.text(value.to_s, x: x(from) + 4, y: RAILS[1] - 3, class: "body-word") if %i[seated floor].include?(value)
+          if %i[seated floor].include?(value)
+            return Shared::Drawing.text(value.to_s, x: x(from) + 4, y: RAILS[1] - 3, class: "body-word")
+          end
 
-          rows.map { |y| Shared::Drawing.tag(:rect, x: x(from) + 1, y: y - 3, width: [x(to) - x(from) - 2, 2].max, height: 6, rx: 3, class: "weight") }.join
+          rows
+            .map do |y|
+              Shared::Drawing.tag(
+                :rect,
+                x: x(from) + 1,
+                y: y - 3,
+                width: [x(to) - x(from) - 2, 2].max,
+                height: 6,
+                rx: 3,
+                class: "weight"
+              )
+            end
+            .join
         end
 
         def facings
-          spans(:facing).map { |from, _, value| value ? face(from, value) : Shared::Drawing.text("?", x: x(from) + 6, y: FACES + 5, class: "body-word") }.join
+          spans(:facing)
+            .map do |from, _, value|
+              value ? face(from, value) : Shared::Drawing.text("?", x: x(from) + 6, y: FACES + 5, class: "body-word")
+            end
+            .join
         end
 
         def face(at, value)
           turned = "translate(#{Shared::Drawing.plain(x(at) + 9)} #{FACES}) rotate(#{(value - 1) * 45})"
-          Shared::Drawing.tag(:path, Shared::Drawing.title(I18n.t("facings")[value - 1]), d: "M0 7 L5 -5 L0 -2 L-5 -5 Z", class: "face", transform: turned)
+          Shared::Drawing.tag(
+            :path,
+            Shared::Drawing.title(I18n.t("facings")[value - 1]),
+            d: "M0 7 L5 -5 L0 -2 L-5 -5 Z",
+            class: "face",
+            transform: turned
+          )
         end
 
-        def levels = spans(:level).reject { |_, _, value| value.nil? || value == :standing }.map { |from, to, value| level(from, to, value) }.join
+        def levels
+          spans(:level)
+            .reject { |_, _, value| value.nil? || value == :standing }
+            .map { |from, to, value| level(from, to, value) }
+            .join
+        end
 
         def level(from, to, value)
-          Shared::Drawing.tag(:rect, x: x(from) + 20, y: FACES - 1, width: [x(to) - x(from) - 24, 4].max, height: 2, class: "level") +
-            Shared::Drawing.text(I18n.t("levels.#{value}"), x: x(from) + 22, y: FACES - 5, class: "body-word")
+          Shared::Drawing.tag(
+            :rect,
+            x: x(from) + 20,
+            y: FACES - 1,
+            width: [x(to) - x(from) - 24, 4].max,
+            height: 2,
+            class: "level"
+          ) + Shared::Drawing.text(I18n.t("levels.#{value}"), x: x(from) + 22, y: FACES - 5, class: "body-word")
         end
 
         def questions
@@ -114,7 +180,12 @@ module App
         end
 
         def mark(at)
-          Shared::Drawing.tag(:path, Shared::Drawing.title(I18n.t("steps.question")), d: "M#{Shared::Drawing.plain(x(at) + 3)} 33l5 -9m4 9l5 -9", class: "question")
+          Shared::Drawing.tag(
+            :path,
+            Shared::Drawing.title(I18n.t("steps.question")),
+            d: "M#{Shared::Drawing.plain(x(at) + 3)} 33l5 -9m4 9l5 -9",
+            class: "question"
+          )
         end
       end
     end

@@ -21,7 +21,11 @@ module App
         def several = names.uses.select(&:several?)
         def plain = names.uses.reject(&:several?)
         def unknown = names.unknown
-        def who(sections) = sections.map { |section| [section.name, teacher(section.choreographer)&.name].compact.join(", ") }.join(" · ")
+
+        def who(sections)
+          sections.map { |section| [section.name, teacher(section.choreographer)&.name].compact.join(", ") }.join(" · ")
+        end
+
         def forks = forks_of_piece
         def link_name(index) = order.links[index - 1].name
 

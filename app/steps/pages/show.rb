@@ -19,7 +19,11 @@ module App
         def screen = :steps
         def title = section ? "#{section.name}, steps · #{piece.title}" : super
         def sections = work.sections
-        def section = @section ||= sections.find { |each| each.id == @section_id } || picked_link&.section || sections.first
+
+        def section
+          @section ||= sections.find { |each| each.id == @section_id } || picked_link&.section || sections.first
+        end
+
         def row_record = @row_record ||= piece.sections.find { |each| each.id == section.id }
         def edit? = section && Policy.new(member, row_record).edit?
         def error = result&.errors&.fetch(:rows, nil)
@@ -30,7 +34,10 @@ module App
         def version_kinds = @version_kinds ||= row_record.versions.order(:id).pluck(:kind)
         def other_kinds = Records::Version::KINDS - version_kinds - [kind]
         def layers = @layers ||= danced.lines(current).flat_map(&:moves).map(&:layer).uniq.sort
-        def inline_versions = eights.flat_map { |eight| eight.line.versions.map { |_, text, at, length| [eight.number, text, at, length] } }
+
+        def inline_versions
+          eights.flat_map { |eight| eight.line.versions.map { |_, text, at, length| [eight.number, text, at, length] } }
+        end
 
         # Those who dance this version here, and everybody else of the section: [[person, where], …].
         def version_dancers = version_people.select { |_, where| where }
@@ -38,7 +45,9 @@ module App
 
         # Dancers of this section with where they dance this version: nil, "section" or "piece".
         def version_people
-          given = piece.version_people.where(kind:, section_id: [nil, section.id]).to_h { |row| [row.person_id, row.section_id ? "section" : "piece"] }
+          given =
+            piece.version_people.where(kind:, section_id: [nil, section.id])
+              .to_h { |row| [row.person_id, row.section_id ? "section" : "piece"] }
           progress_people.filter_map { |id| people[id] && [people[id], given[id]] }.sort_by { |person, _| person.name }
         end
 
@@ -61,11 +70,21 @@ module App
         end
 
         def walk = @walk ||= danced.section_walk(current)
-        def findings = walk.findings.map { |finding| [finding, Core::Movement::FindingWriter.text(finding)] }
+        def findings
+          writer = Core::Movement::FindingWriter.new(say: I18n.method(:t))
+          walk.findings.map { |finding| [finding, writer.text(finding)] }
+        end
+
         def hazards = walk_steps.flat_map(&:hazards).uniq
         def corrections = @corrections ||= row_record.corrections.open.to_a
         def tick? = Piece::Policy.new(member, piece).tick?
-        def changed_people = progress_people.select { |id| progress.cell(id, "s#{section.id}").changed }.filter_map { |id| people[id]&.name }
+
+        def changed_people
+          progress_people
+            .select { |id| progress.cell(id, "s#{section.id}").changed }
+            .filter_map { |id| people[id]&.name }
+        end
+
         def forks = forks_of_piece.select { |fork| fork.section == section.id }
         def first_link = order.links.find { |link| link.section.id == section.id }
         def links = order.links.select { |link| link.section.id == section.id }
@@ -79,7 +98,13 @@ module App
         def blank
           row = Core::Piece::Row.new(counts: 8)
           line = Core::Movement::Line.new(counts: 8)
-          Eight.new(number: 0, row:, line:, picture: EightPicture.new(line, Core::Movement::Walk.new([line]), 1).svg, faults: [])
+          Eight.new(
+            number: 0,
+            row:,
+            line:,
+            picture: EightPicture.new(line, Core::Movement::Walk.new([line]), 1).svg,
+            faults: []
+          )
         end
 
         private
@@ -87,26 +112,49 @@ module App
         # The version on show: as typed, else as saved.
         def version_typed
           @version_typed ||= begin
-            given = @typed ? (@typed["rows"] || {}).transform_values { |row| row["text"].to_s.scrub("?").strip } : version_record&.eights
+            given =
+              if @typed
+                (@typed["rows"] || {}).transform_values { |row| row["text"].to_s.scrub("?").strip }
+              else
+                version_record&.eights
+              end
             Core::Piece::Version.new(kind:, eights: (given || {}).transform_keys(&:to_i))
           end
         end
 
-        def danced = @danced ||= Core::Piece::Danced.new(work.with(sections: sections.map { |each| each.id == section.id ? current : each }, links: []), vocabulary:)
+        def danced
+          @danced ||=
+            Core::Piece::Danced.new(
+              work.with(sections: sections.map { |each| each.id == section.id ? current : each }, links: []),
+              vocabulary:
+            )
+        end
+
         def progress_people = items.in_link(first_link&.index || 1)
-        def walk_steps = danced.lines(current).flat_map(&:moves).filter_map { |move| move.step && vocabulary.find(move.step) }
+
+        def walk_steps
+          danced.lines(current).flat_map(&:moves).filter_map { |move| move.step && vocabulary.find(move.step) }
+        end
 
         def eight(row, index)
           line = danced.lines(current)[index]
           offset = current.rows.first(index).sum(&:counts)
-          Eight.new(number: index + 1, row:, line:, start: start(offset), at: time(offset), picture: EightPicture.new(line, walk, index + 1, vocabulary:).svg,
-                    faults: line.faults.map { |fault| Shared::Wording.line_fault(fault) })
+          Eight.new(
+            number: index + 1,
+            row:,
+            line:,
+            start: start(offset),
+            at: time(offset),
+            picture: EightPicture.new(line, walk, index + 1, vocabulary:).svg,
+            faults: line.faults.map { |fault| Shared::Wording.line_fault(fault) }
+          )
         end
 
         def start(offset) = first_link && (first_link.start_count + offset)
 
         def time(offset)
-          first_link && Formats::Times.tenth(work.track.map.seconds_at(first_link.start_beat + (offset * section.beats_per_count)))
+          first_link &&
+            Formats::Times.tenth(work.track.map.seconds_at(first_link.start_beat + (offset * section.beats_per_count)))
         end
       end
     end

@@ -11,10 +11,16 @@ module App
         end
 
         def run
-          return Shared::Result.no({ base: I18n.t("settings.last_director") }) if @place.last_director? && @role != "director"
+          if @place.last_director? && @role != "director"
+            return Shared::Result.no({ base: I18n.t("settings.last_director") })
+          end
           return Shared::Result.ok(@place.destroy!) if @role == "remove"
 
-          @place.update(role: @role) ? Shared::Result.ok(@place) : Shared::Result.no({ base: I18n.t("team.which_role") })
+          if @place.update(role: @role)
+            Shared::Result.ok(@place)
+          else
+            Shared::Result.no({ base: I18n.t("team.which_role") })
+          end
         end
       end
     end

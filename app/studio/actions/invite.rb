@@ -15,11 +15,21 @@ module App
           person = @studio.people.find_by(id: @params["person"]) if @params["person"].to_s.match?(/\A\d+\z/)
           invitation, token = @studio.invitations.issue(email: @params["email"], role: @params["role"], person:,
                                                         expires_at: @now + (Records::Invitation::DAYS * 86_400))
-          Shared::Post.new(@studio).send_out(to: invitation.email, template: "invitation", studio: @studio.name, role: invitation.role,
-                                     link: "#{Settings.app_url}/invitation/#{token}")
+          Shared::Post.new(@studio).send_out(
+            to: invitation.email,
+            template: "invitation",
+            studio: @studio.name,
+            role: invitation.role,
+            link: "#{Settings.app_url}/invitation/#{token}"
+          )
           Shared::Result.ok(invitation)
         rescue ActiveRecord::RecordInvalid => e
-          Shared::Result.no({ email: e.record.errors[:email].first && I18n.t("team.bad_email"), role: e.record.errors[:role].first }.compact)
+          Shared::Result.no(
+            {
+              email: e.record.errors[:email].first && I18n.t("team.bad_email"),
+              role: e.record.errors[:role].first
+            }.compact
+          )
         end
       end
     end

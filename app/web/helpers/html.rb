@@ -7,7 +7,13 @@ module App
     module Helpers
       # What templates need to print: wording, dates, forms, partials.
       module Html
-        VERSION = Dir[File.join(Settings::ROOT, "public", "{styles,scripts}", "*")].reduce(Digest::MD5.new) { |d, f| d.update(File.read(f)) }.hexdigest[0, 8]
+        VERSION =
+          Dir[File.join(Settings::ROOT, "public", "{styles,scripts}", "*")]
+            .reduce(Digest::MD5.new) { |d, f| d.update(File.read(f)) }
+            .hexdigest[
+            0,
+            8
+          ]
 
         def t(key, **values) = I18n.t(key, **values)
         def asset(path) = "/#{path}?v=#{VERSION}"
@@ -21,14 +27,15 @@ module App
           erb view.to_sym, layout:, locals: { page:, frame: frame(page), **locals }
         end
 
-        def frame(page) = Layout.new(member:, account:, page:, path: request.path_info, flash: take_flash, now: Shared::Clock.now)
+        def frame(page)
+          Layout.new(member:, account:, page:, path: request.path_info, flash: take_flash, now: Shared::Clock.now)
+        end
 
         # A partial: "steps/eight" is app/steps/views/_eight.erb.
         def part(name, **locals)
           room, file = name.split("/")
           erb(:"#{room}/_#{file}", layout: false, locals:)
         end
-
 
         # Marks what is shown now among several ways.
         def current(shown) = shown ? ' aria-current="true"' : ""

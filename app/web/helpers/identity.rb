@@ -63,7 +63,10 @@ module App
           back
         end
 
-        def wants_json? = request.media_type == "application/json" || (request.accept?("application/json") && !request.accept?("text/html"))
+        def wants_json?
+          request.media_type == "application/json" ||
+            (request.accept?("application/json") && !request.accept?("text/html"))
+        end
       end
     end
   end

@@ -23,7 +23,12 @@ module App
         def log(env, status, started)
           ms = ((Process.clock_gettime(Process::CLOCK_MONOTONIC) - started) * 1000).round(1)
           path = env["PATH_INFO"].sub(SECRET) { "/#{Regexp.last_match[1]}/[hidden]" }
-          SemanticLogger["Web"].info("#{env['REQUEST_METHOD']} #{path}", request_id: env["join_chain.request_id"], status:, ms:)
+          SemanticLogger["Web"].info(
+            "#{env['REQUEST_METHOD']} #{path}",
+            request_id: env["join_chain.request_id"],
+            status:,
+            ms:
+          )
         end
       end
     end

@@ -38,7 +38,11 @@ module Core
           nil
         end
 
-        def unowned = leaving.section.expected_counts && leaving.section.expected_counts != leaving.section.counts ? :not_as_said : nil
+        def unowned
+          return unless leaving.section.expected_counts && leaving.section.expected_counts != leaving.section.counts
+
+          :not_as_said
+        end
 
         def facts(reason, over, early)
           case reason
@@ -60,7 +64,14 @@ module Core
           counts = leaving.line.counts + (leaving.spill/12r).ceil
           return if counts > Piece::Row::MAX
 
-          mend = Mend.new(change: :own_counts, link: leaving.place.index, row: leaving.row, edit: Edit::Row.new(row: leaving.row, text: leaving.typed_row.text, counts:), facts: { counts: })
+          mend =
+            Mend.new(
+              change: :own_counts,
+              link: leaving.place.index,
+              row: leaving.row,
+              edit: Edit::Row.new(row: leaving.row, text: leaving.typed_row.text, counts:),
+              facts: { counts: }
+            )
           [mend, seam.trying(leaving: leaving.trying(line: leaving.line.with(counts:)))]
         end
       end

@@ -16,9 +16,22 @@ module Core
         def mends(finding)
           left = leaving.body.facing.value
           right = entering.body.facing.value
-          return [(enter(left) if left), (turn(left, right) if left && right && leaving.line), (leave(right) if left.nil? && right)].compact if finding.question?
+          if finding.question?
+            return (
+              [
+                (enter(left) if left),
+                (turn(left, right) if left && right && leaving.line),
+                (leave(right) if left.nil? && right)
+              ].compact
+            )
+          end
 
-          [turn(left, right), restate(right), enter(left), more_counts((eighths(finding.leaving, finding.entering).abs/2r).ceil)].compact
+          [
+            turn(left, right),
+            restate(right),
+            enter(left),
+            more_counts((eighths(finding.leaving, finding.entering).abs/2r).ceil)
+          ].compact
         end
 
         private
@@ -60,7 +73,15 @@ module Core
                   else
                     "face #{FACES.fetch(right)}"
                   end
-          typed(:turn, leaving, amend(leaving).add(words, from, from == last_count ? nil : last_count), at: from, eighths: by.abs, way: by.positive? ? :right : :left, facing: right)
+          typed(
+            :turn,
+            leaving,
+            amend(leaving).add(words, from, from == last_count ? nil : last_count),
+            at: from,
+            eighths: by.abs,
+            way: by.positive? ? :right : :left,
+            facing: right
+          )
         end
 
         def restate(facing)

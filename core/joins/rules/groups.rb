@@ -14,14 +14,24 @@ module Core
 
           gaps = seam.early.select { |_, counts| counts.positive? }
           clash = gaps.any? && seam.unison?
-          found(:groups, clash ? :clash : :fits, count(leaving.place.counts), count(leaving.place.counts - (gaps.values.max || 0)), facts: { early: gaps, ends: leaving.place.counts })
+          found(
+            :groups,
+            clash ? :clash : :fits,
+            count(leaving.place.counts),
+            count(leaving.place.counts - (gaps.values.max || 0)),
+            facts: {
+              early: gaps,
+              ends: leaving.place.counts
+            }
+          )
         end
 
         def mends(finding)
           return finding.facts[:later] ? catch_up(finding) : [] if finding.facts[:early].nil?
 
           holds = finding.facts[:early]
-          mend = Mend.new(change: :extend_hold, link: leaving.place.index, edit: Edit::Holds.new(holds:), facts: { holds: })
+          mend =
+            Mend.new(change: :extend_hold, link: leaving.place.index, edit: Edit::Holds.new(holds:), facts: { holds: })
           [[mend, seam.trying(leaving: leaving.trying(place: held(holds)))]]
         end
 
@@ -35,7 +45,17 @@ module Core
         def late(later)
           ends = leaving.place.counts
           worst = later.values.max
-          found(:groups, seam.entering.free_counts >= worst ? :fits : :clash, count(ends + worst), count(ends + 1), facts: { later:, ends: ends + worst, meet: ends + 1 })
+          found(
+            :groups,
+            seam.entering.free_counts >= worst ? :fits : :clash,
+            count(ends + worst),
+            count(ends + 1),
+            facts: {
+              later:,
+              ends: ends + worst,
+              meet: ends + 1
+            }
+          )
         end
 
         # Counts of nothing before the entry, until the last group has caught up.
@@ -43,7 +63,10 @@ module Core
 
         def held(holds)
           section = leaving.section
-          parts = section.parts.map { |part| holds.key?(part.group) ? part.with(hold_after: part.hold_after + holds[part.group]) : part }
+          parts =
+            section.parts.map do |part|
+              holds.key?(part.group) ? part.with(hold_after: part.hold_after + holds[part.group]) : part
+            end
           leaving.place.with(link: leaving.place.link.with(section: section.with(parts:)))
         end
       end

@@ -3,7 +3,8 @@
 module Core
   module Joins
     module Rules
-      # What the hands hold, where anybody typed it: something held that the entry does not expect, or the other way round.
+      # What the hands hold, where anybody typed it: something held that the entry does not expect, or the other way
+      # round.
       class Hands < Rule
         def finding
           left = leaving.body.hands
@@ -17,10 +18,17 @@ module Core
         def mends(finding)
           held = finding.leaving.value.to_s
           needed = finding.entering.value.to_s
-          return [stated(:state_edge, leaving, :exit, { hands: needed }, hands: needed), pick_up(needed)].compact if finding.question? && !finding.leaving.known?
-          return [stated(:state_edge, entering, :entry, { hands: held }, hands: held), put_down(held)].compact if finding.question?
+          if finding.question? && !finding.leaving.known?
+            return [stated(:state_edge, leaving, :exit, { hands: needed }, hands: needed), pick_up(needed)].compact
+          end
+          if finding.question?
+            return [stated(:state_edge, entering, :entry, { hands: held }, hands: held), put_down(held)].compact
+          end
 
-          [needed.empty? ? put_down(held) : pick_up(needed), *(leaving.section.exit.key?(:hands) ? [restate(needed), bring(held)] : [])].compact
+          [
+            needed.empty? ? put_down(held) : pick_up(needed),
+            *(leaving.section.exit.key?(:hands) ? [restate(needed), bring(held)] : [])
+          ].compact
         end
 
         private
@@ -32,7 +40,10 @@ module Core
 
           first = entering.placed.find { |move| move.hands && move.at < 24 }
           if first && first.hands == ""
-            Movement::Known.derived(first.text.sub(/\A\D*?(?:put down|lay aside|set down|let go of|let go)\s*/i, "").then { |said| said.empty? ? "hands" : said })
+            Movement::Known.derived(
+              first.text.sub(/\A\D*?(?:put down|lay aside|set down|let go of|let go)\s*/i, "")
+                .then { |said| said.empty? ? "hands" : said }
+            )
           else
             known
           end
@@ -47,10 +58,34 @@ module Core
 
         # What was stated of an edge is stated otherwise.
         def restate(needed) = stated(:state_edge, leaving, :exit, { hands: needed }, hands: needed)
-        def bring(held) = entering.section.entry.key?(:hands) ? stated(:state_edge, entering, :entry, { hands: held }, hands: held) : nil
 
-        def put_down(what) = leaving.line && typed(:put_down, leaving, amend(leaving).add(what == "hands" ? "let go" : "put down #{what}", last_count), at: last_count, what:)
-        def pick_up(what) = leaving.line && typed(:pick_up, leaving, amend(leaving).add(what == "hands" ? "take hands" : "pick up #{what}", last_count), at: last_count, what:)
+        def bring(held)
+          return unless entering.section.entry.key?(:hands)
+
+          stated(:state_edge, entering, :entry, { hands: held }, hands: held)
+        end
+
+        def put_down(what)
+          leaving.line &&
+            typed(
+              :put_down,
+              leaving,
+              amend(leaving).add(what == "hands" ? "let go" : "put down #{what}", last_count),
+              at: last_count,
+              what:
+            )
+        end
+
+        def pick_up(what)
+          leaving.line &&
+            typed(
+              :pick_up,
+              leaving,
+              amend(leaving).add(what == "hands" ? "take hands" : "pick up #{what}", last_count),
+              at: last_count,
+              what:
+            )
+        end
       end
     end
   end

@@ -3,13 +3,29 @@
 module Core
   module Joins
     module Rules
-      # How high the body is. Counts that are comfortable and fast for each change (the handbook's figures); low counts as
-      # standing that bends, and whoever is in the air lands.
+      # How high the body is. Counts that are comfortable and fast for each change (the handbook's figures); low counts
+      # as standing that bends, and whoever is in the air lands.
       class Level < Rule
-        COUNTS = { %i[floor standing] => [4, 2], %i[kneeling standing] => [2, 1], %i[standing kneeling] => [2, 1], %i[standing floor] => [4, 2],
-                   %i[floor kneeling] => [2, 1], %i[kneeling floor] => [2, 1], %i[low standing] => [1, 0.5r], %i[standing low] => [1, 0.5r] }.freeze
-        WORDS = { %i[floor standing] => "get up", %i[kneeling standing] => "get up", %i[low standing] => "get up", %i[standing kneeling] => "kneel",
-                  %i[standing floor] => "lie down", %i[floor kneeling] => "rise to knees", %i[kneeling floor] => "lie down", %i[standing low] => "crouch" }.freeze
+        COUNTS = {
+          %i[floor standing] => [4, 2],
+          %i[kneeling standing] => [2, 1],
+          %i[standing kneeling] => [2, 1],
+          %i[standing floor] => [4, 2],
+          %i[floor kneeling] => [2, 1],
+          %i[kneeling floor] => [2, 1],
+          %i[low standing] => [1, 0.5r],
+          %i[standing low] => [1, 0.5r]
+        }.freeze
+        WORDS = {
+          %i[floor standing] => "get up",
+          %i[kneeling standing] => "get up",
+          %i[low standing] => "get up",
+          %i[standing kneeling] => "kneel",
+          %i[standing floor] => "lie down",
+          %i[floor kneeling] => "rise to knees",
+          %i[kneeling floor] => "lie down",
+          %i[standing low] => "crouch"
+        }.freeze
         private_constant :COUNTS, :WORDS
 
         def finding
@@ -19,10 +35,20 @@ module Core
         end
 
         def mends(finding)
-          return [stated(:state_edge, entering, :entry, { level: finding.leaving.value }, level: finding.leaving.value), level_change(finding)].compact if finding.question?
+          if finding.question?
+            return (
+              [
+                stated(:state_edge, entering, :entry, { level: finding.leaving.value }, level: finding.leaving.value),
+                level_change(finding)
+              ].compact
+            )
+          end
 
           comfortable, = COUNTS.fetch(key(finding))
-          [level_change(finding), more_counts([comfortable - seam.counts, 1].max.ceil, level: finding.entering.value)].compact
+          [
+            level_change(finding),
+            more_counts([comfortable - seam.counts, 1].max.ceil, level: finding.entering.value)
+          ].compact
         end
 
         private
@@ -41,7 +67,8 @@ module Core
         def steps_out?
           first = entering.placed.find { |move| move.kind == :step && move.layer == :feet } or return false
           step = @vocabulary.find(first.step)
-          first.at < 24 && step.level.nil? && (step.needs == :standing || step.weights.intersect?(%i[lead other]) || step.foot)
+          first.at < 24 && step.level.nil? &&
+            (step.needs == :standing || step.weights.intersect?(%i[lead other]) || step.foot)
         end
 
         def verdict(left, right)
@@ -58,7 +85,13 @@ module Core
 
           comfortable, = COUNTS.fetch(key(finding))
           from = last_counts(comfortable)
-          typed(:level_change, leaving, amend(leaving).add(WORDS.fetch(key(finding)), from, from == last_count ? nil : last_count), at: from, level: finding.entering.value)
+          typed(
+            :level_change,
+            leaving,
+            amend(leaving).add(WORDS.fetch(key(finding)), from, from == last_count ? nil : last_count),
+            at: from,
+            level: finding.entering.value
+          )
         end
       end
     end

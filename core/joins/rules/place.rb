@@ -3,8 +3,8 @@
 module Core
   module Joins
     module Rules
-      # The way from spot to spot: 0.6 m a count is comfortable and 1.2 m fast at 110 beats a minute, scaled by the tempo.
-      # Without measured spots, places in words are compared.
+      # The way from spot to spot: 0.6 m a count is comfortable and 1.2 m fast at 110 beats a minute, scaled by the
+      # tempo. Without measured spots, places in words are compared.
       class Place < Rule
         COMFORTABLE = 0.6
         FAST = 1.2
@@ -34,7 +34,13 @@ module Core
         def a_count(metres) = metres * AT_BPM / seam.bpm * entering.section.beats_per_count
 
         def measured
-          found(:place, by_counts(seam.metres / a_count(COMFORTABLE), seam.metres / a_count(FAST)), Movement::Known.derived(""), Movement::Known.derived(""), facts: { metres: seam.metres.round(1) })
+          found(
+            :place,
+            by_counts(seam.metres / a_count(COMFORTABLE), seam.metres / a_count(FAST)),
+            Movement::Known.derived(""),
+            Movement::Known.derived(""),
+            facts: { metres: seam.metres.round(1) }
+          )
         end
 
         def missing = ((seam.metres / a_count(COMFORTABLE)) - seam.counts).ceil.clamp(1, 32)

@@ -11,13 +11,30 @@ module Core
 
           named = entering.typed_row.then { |row| row && (row.name != "" || row.cue != "") }
           ratio = [left, right].max / [left, right].min
-          found(:tempo, named || ratio < 4 ? :fits : :clash, feel(leaving), feel(entering), facts: { ratio: ratio.to_f })
+          found(
+            :tempo,
+            named || ratio < 4 ? :fits : :clash,
+            feel(leaving),
+            feel(entering),
+            facts: { ratio: ratio.to_f }
+          )
         end
 
         def mends(_finding)
           row = entering.typed_row or return []
-          name = { "half" => "half time from here", "double" => "double time from here" }.fetch(entering.section.time, "new count from here")
-          mend = Mend.new(change: :name_tempo, link: entering.place.index, row: 1, count: 1, edit: Edit::Row.new(row: 1, text: row.text, name:), facts: { name: })
+          name = { "half" => "half time from here", "double" => "double time from here" }.fetch(
+            entering.section.time,
+            "new count from here"
+          )
+          mend =
+            Mend.new(
+              change: :name_tempo,
+              link: entering.place.index,
+              row: 1,
+              count: 1,
+              edit: Edit::Row.new(row: 1, text: row.text, name:),
+              facts: { tempo: name }
+            )
           [[mend, seam.trying(entering: entering.trying(place: named(name)))]]
         end
 
@@ -27,7 +44,16 @@ module Core
 
         def named(name)
           link = entering.place.link
-          entering.place.with(link: link.with(section: link.section.with(rows: link.section.rows.each_with_index.map { |row, i| i.zero? ? row.with(name:) : row }), changes: Piece::Changes::NONE))
+          entering.place.with(
+            link:
+              link.with(
+                section:
+                  link.section.with(
+                    rows: link.section.rows.each_with_index.map { |row, i| i.zero? ? row.with(name:) : row }
+                  ),
+                changes: Piece::Changes::NONE
+              )
+          )
         end
       end
     end

@@ -3,8 +3,8 @@
 module Core
   module Joins
     module Rules
-      # The foot that the entry steps out on must be free. Both feet bearing, seated, the floor and a dancer's own choice
-      # leave either foot free.
+      # The foot that the entry steps out on must be free. Both feet bearing, seated, the floor and a dancer's own
+      # choice leave either foot free.
       class Weight < Rule
         def finding
           left = leaving.body.weight
@@ -23,7 +23,9 @@ module Core
 
         def verdict(left, right)
           return :fits unless OTHER.key?(right.value)
-          return left.value == right.value || !OTHER.key?(left.value) ? :fits : :clash if left.known? || left.source == :choice
+          if left.known? || left.source == :choice
+            return left.value == right.value || !OTHER.key?(left.value) ? :fits : :clash
+          end
 
           leaving.written? && first_foot? ? :question : :fits
         end
@@ -31,7 +33,15 @@ module Core
         # Whether a foot is used within the first two counts.
         def first_foot? = entering.placed.any? { |move| move.at < 24 && move.kind == :step && move.layer == :feet }
 
-        def answer = stated(:state_edge, leaving, :exit, { weight: entering.body.weight.value }, weight: entering.body.weight.value)
+        def answer
+          stated(
+            :state_edge,
+            leaving,
+            :exit,
+            { weight: entering.body.weight.value },
+            weight: entering.body.weight.value
+          )
+        end
 
         # A weight change on the last count where nothing is danced on it, else on its "and".
         def change(foot)
@@ -42,7 +52,11 @@ module Core
         def free_place
           return unless leaving.line
 
-          [last_count, last_count + 6].find { |at| leaving.line.placed.none? { |move| move.at >= at || (move.end_at > at && %i[hold step].include?(move.kind) && move.length) } }
+          [last_count, last_count + 6].find do |at|
+            leaving.line.placed.none? do |move|
+              move.at >= at || (move.end_at > at && %i[hold step].include?(move.kind) && move.length)
+            end
+          end
         end
 
         # The last step becomes a touch: the weight stays where it was.
@@ -50,13 +64,23 @@ module Core
           last = leaving.line&.placed&.max_by(&:at)
           return unless last && %w[step close cross].include?(last.step) && last.side
 
-          typed(:touch_instead, leaving, amend(leaving).replace(last, "touch #{FOOT.fetch(last.side)}"), at: last.at, foot: last.side)
+          typed(
+            :touch_instead,
+            leaving,
+            amend(leaving).replace(last, "touch #{FOOT.fetch(last.side)}"),
+            at: last.at,
+            foot: last.side
+          )
         end
 
         def restate(foot)
-          return stated(:state_edge, leaving, :exit, { weight: foot }, weight: foot) if leaving.section.exit.key?(:weight)
+          if leaving.section.exit.key?(:weight)
+            return stated(:state_edge, leaving, :exit, { weight: foot }, weight: foot)
+          end
 
-          typed(:state_edge, leaving, amend(leaving).state(weight: foot), weight: foot) if leaving.line&.exit&.key?(:weight)
+          return unless leaving.line&.exit&.key?(:weight)
+
+          typed(:state_edge, leaving, amend(leaving).state(weight: foot), weight: foot)
         end
 
         def turned_eight = entering.line && typed(:mirror_eight, entering, amend(entering).turned_over)

@@ -3,7 +3,12 @@
 module Core
   module Planning
     module Schools
-      ALL = { "add_on" => AddOn, "back" => BackFromEnding, "sections" => SectionsThenJoins, "sketch" => SketchThenRefine }.freeze
+      ALL = {
+        "add_on" => AddOn,
+        "back" => BackFromEnding,
+        "sections" => SectionsThenJoins,
+        "sketch" => SketchThenRefine
+      }.freeze
 
       # How a list of tasks dances the piece: minutes, and how often each section is danced.
       class Figures

@@ -26,18 +26,35 @@ module Core
         end
 
         # Who was marked away when it was taught and has not been seen to dance it since.
-        def missed(item) = @missed.fetch(item.key, []).select { |who| @items.dancers(item).include?(who) && @progress.rung(who, item.key) < 2 }
+        def missed(item)
+          @missed.fetch(item.key, [])
+            .select { |who| @items.dancers(item).include?(who) && @progress.rung(who, item.key) < 2 }
+        end
 
         def catch_up(placed, item, people)
-          add(kind: "catchup", id: "catchup-#{item.key}", item:, minutes: [(minutes(placed, SHARE) / 5) * 5, 10].max, split: true, section: placed.section, links: [placed.index],
-              after: ids("learn-#{item.key}"), dancers: people)
+          add(
+            kind: "catchup",
+            id: "catchup-#{item.key}",
+            item:,
+            minutes: [(minutes(placed, SHARE) / 5) * 5, 10].max,
+            split: true,
+            section: placed.section,
+            links: [placed.index],
+            after: ids("learn-#{item.key}"),
+            dancers: people
+          )
         end
 
         # What was learned and has not been danced for too long is danced again before it is needed.
         def add_reviews(links)
           return unless @today
 
-          links.map { |index| @items.of_link(index) }.uniq(&:key).each { |item| add_review(item) if rusty?(item) && ids("review-#{item.key}").empty? && ids("learn-#{item.key}").empty? }
+          links
+            .map { |index| @items.of_link(index) }
+            .uniq(&:key)
+            .each do |item|
+              add_review(item) if rusty?(item) && ids("review-#{item.key}").empty? && ids("learn-#{item.key}").empty?
+            end
         end
 
         def rusty?(item)

@@ -23,7 +23,16 @@ module Core
         def add_run(kind, number, people, before)
           passes = kind == "stumble" ? 2 : 1
           minutes = @estimate.chain(@work.order.length_seconds, people: people.size, passes:, notes: 5).minutes
-          push(kind: "run", id: "run-#{number}", minutes:, dancers: people, links: (1..@links.size).to_a, after: before, after_window: previous("run"), title: kind)
+          push(
+            kind: "run",
+            id: "run-#{number}",
+            minutes:,
+            dancers: people,
+            links: (1..@links.size).to_a,
+            after: before,
+            after_window: previous("run"),
+            title: kind
+          )
         end
 
         # A share of what learning a section takes, less what has been cleaned already.
@@ -32,14 +41,22 @@ module Core
 
           @links.uniq { |placed| placed.section.id }.each do |placed|
             item = @items.of_link(placed.index)
-            clean("clean-#{item.key}", placed, item, minutes(placed, @cleaning), after: learned(placed.section) + ids("run-1"))
+            clean(
+              "clean-#{item.key}",
+              placed,
+              item,
+              minutes(placed, @cleaning),
+              after: learned(placed.section) + ids("run-1")
+            )
           end
         end
 
         # The minutes of a cleaning task that were not held yet, in whole steps of five; none where there are none.
         def clean(id, placed, item, minutes, **more)
           left = (minutes - @held.fetch(id, 0)) / 5 * 5
-          add(kind: "clean", id:, item:, minutes: left, section: placed.section, links: [placed.index], **more) if left.positive?
+          return unless left.positive?
+
+          add(kind: "clean", id:, item:, minutes: left, section: placed.section, links: [placed.index], **more)
         end
       end
     end

@@ -3,20 +3,22 @@
 module Core
   module Planning
     module Schools
-      # Root of the schools of building a piece: each is a list of tasks with what waits for what. Progress shortens what
-      # is partly there and leaves out what is done; who is away for most of the season is caught up before the join.
+      # Root of the schools of building a piece: each is a list of tasks with what waits for what. Progress shortens
+      # what is partly there and leaves out what is done; who is away for most of the season is caught up before the
+      # join.
       class School
         include CatchUps
         include Runs
 
         ENOUGH = 0.8
 
-        # items: Learning::Items; progress: Learning::Progress; runs: how many full runs are wanted; away: {person => share of
-        # the rehearsals they miss}; cleaning: share of the learning minutes given again to cleaning; today: a Date, for
-        # reviews of what is rusty; missed: {item key => [person]} who were not there when it was taught; reached: {section id =>
-        # eights taught so far}; quorum: the share of its dancers with which a learn goes ahead; held: {id of a cleaning task =>
-        # minutes it was given already}.
-        def initialize(work, items:, progress: Learning::Progress.new, estimate: Estimate.new, runs: 5, done_runs: 0, away: {}, cleaning: 0.0, today: nil, missed: {}, reached: {}, quorum: 0.8, held: {})
+        # items: Learning::Items; progress: Learning::Progress; runs: how many full runs are wanted; away: {person =>
+        # share of the rehearsals they miss}; cleaning: share of the learning minutes given again to cleaning; today: a
+        # Date, for reviews of what is rusty; missed: {item key => [person]} who were not there when it was taught;
+        # reached: {section id => eights taught so far}; quorum: the share of its dancers with which a learn goes ahead;
+        # held: {id of a cleaning task => minutes it was given already}.
+        def initialize(work, items:, progress: Learning::Progress.new, estimate: Estimate.new, runs: 5, done_runs: 0,
+                       away: {}, cleaning: 0.0, today: nil, missed: {}, reached: {}, quorum: 0.8, held: {})
           @missed = missed
           @held = held
           @reached = reached
@@ -59,15 +61,26 @@ module Core
 
           kind = placed.section.made_here? ? "make" : "learn"
           here, missing = called(@items.dancers(item))
-          add(kind:, id: "learn-#{item.key}", item:, minutes: minutes(placed, left), split: true, eights: placed.section.eights * left, section: placed.section, links: [placed.index],
-              after: same_teacher(placed.section), dancers: here, from_eight: next_eight(placed.section))
+          add(
+            kind:,
+            id: "learn-#{item.key}",
+            item:,
+            minutes: minutes(placed, left),
+            split: true,
+            eights: placed.section.eights * left,
+            section: placed.section,
+            links: [placed.index],
+            after: same_teacher(placed.section),
+            dancers: here,
+            from_eight: next_eight(placed.section)
+          )
           missing |= missed(item)
           catch_up(placed, item, missing) if missing.any?
           add_place(placed, item)
         end
 
-        # How much of a section is still to be taught, 0 to 1. Where it stopped half way, it goes on one eight before that;
-        # where all was shown, the first third is there.
+        # How much of a section is still to be taught, 0 to 1. Where it stopped half way, it goes on one eight before
+        # that; where all was shown, the first third is there.
         def left_of(section, item)
           reached = @reached.fetch(section.id, 0)
           return 1 - taught(item) if reached.zero?
@@ -76,9 +89,18 @@ module Core
         end
 
         # The eight with which its next lesson begins.
-        def next_eight(section) = @reached.fetch(section.id, 0).then { |reached| reached.between?(2, section.rows.size - 1) ? reached : 1 }
+        def next_eight(section)
+          @reached.fetch(section.id, 0).then { |reached| reached.between?(2, section.rows.size - 1) ? reached : 1 }
+        end
 
-        def minutes(placed, left) = @estimate.learn(placed.section, left:, bpm: @work.track.map.bpm_at(placed.start_beat), people: @items.in_link(placed.index).size).minutes
+        def minutes(placed, left)
+          @estimate.learn(
+            placed.section,
+            left:,
+            bpm: @work.track.map.bpm_at(placed.start_beat),
+            people: @items.in_link(placed.index).size
+          ).minutes
+        end
 
         # Whether so many have it that the section needs no slot of its own.
         def done?(item) = taught(item) > 0.9 && @progress.share(@items.dancers(item), item.key, at: 1) >= 1.0
@@ -95,16 +117,37 @@ module Core
         def add_place(placed, item)
           return if placed.section.parts.map(&:offset).uniq.size < 2
 
-          add(kind: "place", id: "place-#{item.key}", item:, minutes: @estimate.place(placed.seconds).minutes, section: placed.section, links: [placed.index],
-              after: ids("learn-#{item.key}"))
+          add(
+            kind: "place",
+            id: "place-#{item.key}",
+            item:,
+            minutes: @estimate.place(placed.seconds).minutes,
+            section: placed.section,
+            links: [placed.index],
+            after: ids("learn-#{item.key}")
+          )
         end
 
         def add_difference(placed)
           item = @items.of_link(placed.index)
           return if taught(item) > 0.9
 
-          minutes = @estimate.difference(placed.section, item.counts, bpm: @work.track.map.bpm_at(placed.start_beat), people: @items.in_link(placed.index).size).minutes
-          add(kind: "difference", id: "difference-#{item.key}", item:, minutes:, section: placed.section, links: [placed.index], after: learned(placed.section))
+          minutes =
+            @estimate.difference(
+              placed.section,
+              item.counts,
+              bpm: @work.track.map.bpm_at(placed.start_beat),
+              people: @items.in_link(placed.index).size
+            ).minutes
+          add(
+            kind: "difference",
+            id: "difference-#{item.key}",
+            item:,
+            minutes:,
+            section: placed.section,
+            links: [placed.index],
+            after: learned(placed.section)
+          )
         end
 
         def add_join(join)
@@ -113,8 +156,15 @@ module Core
           return if join.repeat? || people.empty? || @progress.share(people, item.key, at: 2) >= ENOUGH
 
           bpm = @work.track.map.bpm_at(join.entering.start_beat)
-          add(kind: "join", id: "join-#{item.key}", item:, minutes: @estimate.join(bpm:, people: people.size).minutes, section: join.entering.section, links: [join.index, join.entering.index],
-after: around(join))
+          add(
+            kind: "join",
+            id: "join-#{item.key}",
+            item:,
+            minutes: @estimate.join(bpm:, people: people.size).minutes,
+            section: join.entering.section,
+            links: [join.index, join.entering.index],
+            after: around(join)
+          )
         end
 
         # How the piece opens and how it ends are learned like joins.
@@ -124,12 +174,23 @@ after: around(join))
             people = @items.dancers(item)
             next if people.empty? || @progress.share(people, item.key, at: 2) >= ENOUGH
 
-            minutes = @estimate.join(bpm: @work.track.map.bpm_at(placed.start_beat), people: people.size, passes: 2).minutes
-            add(kind: "join", id: "join-#{item.key}", item:, minutes:, section: placed.section, links: [placed.index], after: learned(placed.section) + different(placed))
+            minutes =
+              @estimate.join(bpm: @work.track.map.bpm_at(placed.start_beat), people: people.size, passes: 2).minutes
+            add(
+              kind: "join",
+              id: "join-#{item.key}",
+              item:,
+              minutes:,
+              section: placed.section,
+              links: [placed.index],
+              after: learned(placed.section) + different(placed)
+            )
           end
         end
 
-        def around(join) = [join.leaving, join.entering].flat_map { |placed| learned(placed.section) + different(placed) }
+        def around(join)
+          [join.leaving, join.entering].flat_map { |placed| learned(placed.section) + different(placed) }
+        end
 
         # A chain over links from…to, after everything inside that is still to be done.
         def add_chain(from, to)
@@ -141,16 +202,33 @@ after: around(join))
         end
 
         # Tasks that lie wholly within some links.
-        def inside(from, to) = @tasks.reject(&:run?).select { |task| task.links && task.links.min >= from && task.links.max <= to }
+        def inside(from, to)
+          @tasks.reject(&:run?).select { |task| task.links && task.links.min >= from && task.links.max <= to }
+        end
 
         def push_chain(links, after:, teacher:)
           people = links.map { |index| @items.in_link(index) }.reduce([], :|)
-          push(kind: "chain", id: "chain-#{links.first}-#{links.last}", minutes: @estimate.chain(seconds(links), people: people.size, passes: 1).minutes, dancers: people,
-               choreographers: [teacher].compact, links:, after:, title: chain_title(links.first, links.last))
+          push(
+            kind: "chain",
+            id: "chain-#{links.first}-#{links.last}",
+            minutes: @estimate.chain(seconds(links), people: people.size, passes: 1).minutes,
+            dancers: people,
+            choreographers: [teacher].compact,
+            links:,
+            after:,
+            title: chain_title(links.first, links.last)
+          )
         end
 
         def seconds(links) = links.sum { |index| @links[index - 1].seconds }
-        def chain_title(from, to) = from == 1 ? "From the top to #{@links[to - 1].name}" : "From #{@links[from - 1].name} to #{@links[to - 1].name}"
+
+        def chain_title(from, to)
+          if from == 1
+            "From the top to #{@links[to - 1].name}"
+          else
+            "From #{@links[from - 1].name} to #{@links[to - 1].name}"
+          end
+        end
 
         def learned(section) = ids("learn-s#{section.id}") + ids("place-s#{section.id}") + ids("catchup-s#{section.id}")
         def different(placed) = placed.link.altered? ? ids("difference-#{@items.of_link(placed.index).key}") : []
@@ -158,7 +236,14 @@ after: around(join))
         def previous(kind) = @tasks.select { |task| task.kind == kind }.last(1).map(&:id)
 
         # What the same teacher taught before comes first.
-        def same_teacher(section) = @tasks.select { |task| %w[learn make].include?(task.kind) && task.choreographers == [section.choreographer].compact }.last(1).map(&:id)
+        def same_teacher(section)
+          @tasks
+            .select do |task|
+              %w[learn make].include?(task.kind) && task.choreographers == [section.choreographer].compact
+            end
+            .last(1)
+            .map(&:id)
+        end
 
         def add(item:, section:, dancers: @items.dancers(item), **fields)
           push(dancers:, choreographers: [section.choreographer].compact, title: item.name, **fields)

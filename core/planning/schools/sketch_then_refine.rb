@@ -3,8 +3,8 @@
 module Core
   module Planning
     module Schools
-      # Sketch the whole, then refine: everything is taught roughly and joined at once, so that the whole can be stumbled
-      # through early; what was left out is taught after that.
+      # Sketch the whole, then refine: everything is taught roughly and joined at once, so that the whole can be
+      # stumbled through early; what was left out is taught after that.
       class SketchThenRefine < School
         SKETCH = 0.55
 
@@ -35,7 +35,14 @@ module Core
         def refine(placed, item)
           return if @progress.share(@items.dancers(item), item.key) >= ENOUGH
 
-          clean("refine-#{item.key}", placed, item, minutes(placed, 1 - SKETCH), split: true, after: learned(placed.section) + ids("run-1"))
+          clean(
+            "refine-#{item.key}",
+            placed,
+            item,
+            minutes(placed, 1 - SKETCH),
+            split: true,
+            after: learned(placed.section) + ids("run-1")
+          )
         end
       end
     end
