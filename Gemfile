@@ -52,7 +52,8 @@ group :lint do
   gem "rubocop-rspec", "~> 3.6", require: false
 end
 
-# an exact solver to measure the planner against (bin/bench plan): bundle config set --local with bench && bundle install
+# an exact solver to measure the planner against (bin/bench plan):
+# bundle config set --local with bench && bundle install
 group :bench, optional: true do
   gem "highs", "~> 0.2.6", require: false
 end

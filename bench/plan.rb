@@ -52,7 +52,7 @@ module Bench
     end
 
     def season(name, problem)
-      frame = Planning::Frame.new(problem)
+      frame = Planning::IndexedProblem.new(problem)
       first = Array.new(5) { timed { Planning::Construct.new(frame).table(:urgent) } }.min_by(&:last)
       puts format(
         "%-7s %3d tasks × %2d rehearsals × %3d dancers: first plan in %6.1f ms (%d steps without a place)",
@@ -100,7 +100,8 @@ module Bench
         _, bare = timed { Planning::Solver.new(problem, effort: "normal").plan }
         found, missing = [plan.bookends, plan.missing_bookends].map(&:size)
         puts format(
-          "care    %-6s %.2f s (%.2f s without), complete %s, ready %s, %d of %d recaps and musics placed, %d times somebody warms up again",
+          "care    %-6s %.2f s (%.2f s without), complete %s, ready %s, %d of %d recaps and musics placed, %d " \
+          "times somebody warms up again",
                name,
                seconds,
                bare,
@@ -124,7 +125,8 @@ module Bench
       [1, 2].each do |rooms|
         found = (1..6).filter_map { |seed| gap(PlanCases.small(seed, rooms:)) }
         puts format(
-          "exact   %d room%s, %d cases: ready window proven in %d, cost above the optimum quick %.2f %%, normal %.2f %%, long %.2f %%",
+          "exact   %d room%s, %d cases: ready window proven in %d, cost above the optimum quick %.2f %%, normal " \
+          "%.2f %%, long %.2f %%",
                rooms,
                rooms > 1 ? "s" : "",
                found.size,
@@ -155,7 +157,7 @@ module Bench
       told = Planning::Solver.new(problem, effort: "normal").plan
       lost = told.placements.map(&:window).tally.max_by(&:last).first
       asked = problem.with(plan: told.placements, windows: problem.windows.reject { |window| window.id == lost })
-      both = Planning::Replan.new(asked, effort: "normal")
+      both = Planning::Replanning.new(asked, effort: "normal")
       [["repair", both.repair], ["anew", both.anew]].each do |name, plan|
         puts format(
           "again   %-6s without its fullest rehearsal: complete %s, ready %s (was %s), %s",

@@ -4,7 +4,13 @@ module App
   module Learning
     # Who has it: the grid, ticking, and the log behind a cell.
     module Routes
+      # Where the log of one cell stands.
+      module About
+        def cell_path(person, item) = "/pieces/#{piece.id}/cell?#{Rack::Utils.build_query(person:, item:)}"
+      end
+
       def self.registered(app)
+        app.helpers About
         app.allow :member, get: "/pieces/:piece/who-has-it" do
           page "learning/grid", piece_page(Pages::Grid, group: params["group"], number: params["page"])
         end
@@ -37,15 +43,14 @@ module App
           next json(result.ok? ? { cells: result.value } : result.errors, result.ok? ? 200 : 422) if wants_json?
 
           say(result.ok? ? t("learning.ticked") : result.errors.values.first)
-          redirect "/pieces/#{piece.id}/cell?person=#{number(params['person'])}&item=#{Rack::Utils.escape(params['item'])}"
+          redirect cell_path(number(params["person"]), params["item"])
         end
         app.allow :member, post: "/pieces/:piece/ticks/:id/undo" do
           permit Piece::Policy, piece, :tick?
           cells = Actions::TakeBack.new(find(piece.ledger_entries), account, today).run
           next json({ cells: }) if wants_json?
 
-          redirect "/pieces/#{piece.id}/cell?#{Rack::Utils.build_query(person: cells.first[:person],
-item: cells.first[:item])}"
+          redirect cell_path(cells.first[:person], cells.first[:item])
         end
       end
     end

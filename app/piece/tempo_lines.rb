@@ -4,8 +4,11 @@ module App
   module Piece
     # Tempi typed a line each: "112", then "from 129: 96" (from count 129, 96 beats a minute).
     class TempoLines
-      LINE =
-        /\A(?:from\s+(?:count\s+)?(?<count>\d{1,5})\s*[:,]?\s+)?(?<bpm>\d{2,3}(?:\.\d{1,2})?)(?:\s*(?:bpm|beats a minute))?\z/i
+      LINE = /\A
+        (?:from\s+(?:count\s+)?(?<count>\d{1,5})\s*[:,]?\s+)?
+        (?<bpm>\d{2,3}(?:\.\d{1,2})?)
+        (?:\s*(?:bpm|beats\ a\ minute))?
+      \z/ix
       attr_reader :error
 
       def self.render(changes)

@@ -42,7 +42,7 @@ module App
             .pluck(:task_key, "rehearsals.date")
       end
 
-      def found = @found ||= Core::Planning::Upsets.new(@ahead.problem, @ahead.placements).all
+      def found = @found ||= Core::Planning::PlanConflicts.new(@ahead.problem, @ahead.placements).all
       def standing = sentences(found)
 
       def sentences(upsets)

@@ -73,7 +73,8 @@ module App
         rows =
           Records::Attendance
             .joins(
-              "JOIN slots ON slots.rehearsal_id = attendances.rehearsal_id JOIN slot_people ON slot_people.slot_id = slots.id AND slot_people.person_id = attendances.person_id"
+              "JOIN slots ON slots.rehearsal_id = attendances.rehearsal_id JOIN slot_people ON " \
+              "slot_people.slot_id = slots.id AND slot_people.person_id = attendances.person_id"
             )
             .where(studio_id: @studio.id, present: false, slots: { plan_id: plan&.id, kind: %w[learn make] })
             .distinct

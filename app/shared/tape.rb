@@ -24,7 +24,8 @@ module App
         "",
         '<path d="M-2 6 6 -2M2 10 10 2" stroke-width="1.6"/>',
         '<path d="M0 2.6H8M0 5.4H8" stroke-width="1.3"/>',
-        '<circle cx="2" cy="2" r="1.2" fill="#fff" stroke="none"/><circle cx="6" cy="6" r="1.2" fill="#fff" stroke="none"/>',
+        '<circle cx="2" cy="2" r="1.2" fill="#fff" stroke="none"/><circle cx="6" cy="6" r="1.2" fill="#fff" ' \
+        'stroke="none"/>',
         '<path d="M0 5 2 2.5 4 5 6 2.5 8 5" stroke-width="1.3"/>',
         '<path d="M0 0 8 8M8 0 0 8" stroke-width="1"/>',
         '<path d="M2 0V8M6 0V8" stroke-width="1.3"/>',
@@ -43,7 +44,8 @@ module App
       # One SVG tile of a tape.
       def tile(tape)
         weave = tape ? WEAVES[(tape - 1) % WEAVES.size] : '<path d="M0 4H8" stroke-width="1" stroke-dasharray="2 2"/>'
-        %(<rect width="8" height="8" fill="#{colour(tape)}"/><g stroke="#fff" stroke-opacity=".62" fill="none">#{weave}</g>)
+        ground = %(<rect width="8" height="8" fill="#{colour(tape)}"/>)
+        ground + %(<g stroke="#fff" stroke-opacity=".62" fill="none">#{weave}</g>)
       end
 
       # Pattern definitions for a drawing; ids are unique by its key.

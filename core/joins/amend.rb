@@ -32,11 +32,12 @@ module Core
         said = own(words)
         moves = alone(said, move.at) or return
         old = @plain.moves[at].text
+        whole = /(?<![[:alnum:]])#{Regexp.escape(old)}(?![[:alnum:]])/
         draft(
           @plain.moves.dup.tap { |all| all[at, 1] = moves },
           [
             @typed.text.sub(
-              /(?<![[:alnum:]])#{Regexp.escape(old)}(?![[:alnum:]])(?!.*(?<![[:alnum:]])#{Regexp.escape(old)}(?![[:alnum:]]))/,
+              /#{whole}(?!.*#{whole})/,
               said
             )
           ]

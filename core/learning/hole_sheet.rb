@@ -5,8 +5,8 @@ module Core
     # For whoever is out: link by link, where the holes are, how those beside would close up, who could cover, which
     # group has lost its leader; and which of the coming slots have lost their point.
     class HoleSheet
-      # missing: [person]; moves: [[person, Spot, Spot], …] when closing up; covers: [[person, rung], …], best first;
-      # leaderless: [[group, counts after the start], …].
+      # missing: [person]; moves: [[person, Spot, Spot], …] when closing up; covers: [[person, rung], …], best
+      # first; leaderless: [[group, counts after the start], …].
       Place = Struct.new(:placed, :missing, :spots, :moves, :covers, :leaderless, keyword_init: true)
       # In one row: metres from front to back.
       ROW = 0.6

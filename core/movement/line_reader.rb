@@ -6,8 +6,11 @@ module Core
     # where "x2" fills further eights. Nothing is refused; a count the line does not have is a fault with its place.
     class LineReader
       EXIT = /\b(?:ends?\s+(?:with\s+)?)?(?<side>r|l|right|left)\s+(?:foot\s+|ft\s+)?free\b/i
-      ENDS =
-        /\bends?\s+(?:facing\s+(?:the\s+)?(?<facing>front right|front left|back right|back left|front|audience|back|right|left)|(?:at|on)\s+(?:the\s+)?(?<place>\p{Ll}[\p{L} ]{1,40}))/i
+      ENDS = /\bends?\s+(?:
+        facing\s+(?:the\s+)?
+          (?<facing>front\ right|front\ left|back\ right|back\ left|front|audience|back|right|left)
+        |(?:at|on)\s+(?:the\s+)?(?<place>\p{Ll}[\p{L}\ ]{1,40})
+      )/ix
       LATER = /(?<group>\p{Lu}[\p{L}' ]*?)\s+(?<counts>\d{1,2})\s+(?:counts?\s+)?later/
       MEET = /\ball\s+(?:meet|together)\s+(?:on\s+)?(?<count>\d{1,2})\b/i
       FACTS = /later|meet|together|free|ends?\s/i

@@ -7,10 +7,11 @@ module Core
     # "repeat 1-2", "repeat 1-2 mirrored" and "as Comb eight 3" take eights from elsewhere.
     class Reader
       OTHER_SIDE = %r{\A\s*(?:o/s|other\s+side|same\s+(?:on\s+the\s+)?other\s+side)\b[\s,:]*(?<rest>.*)\z}im
-      REPEAT =
-        %r{\A\s*repeat\s+(?:eights?\s+)?(?<from>\d{1,2})(?:\s*[-–]\s*(?<to>\d{1,2}))?(?<side>\s*,?\s*(?:mirrored|other side|o/s))?\s*\z}i
-      BORROWED =
-        %r{\A\s*as\s+(?<name>.+?)\s+(?:eights?|row)\s+(?<number>\d{1,2})(?<side>\s*,?\s*(?:mirrored|other side|o/s))?\s*\z}i
+      MIRRORED = "(?<side>\\s*,?\\s*(?:mirrored|other\\ side|o/s))?"
+      REPEAT = /\A\s*repeat\s+(?:eights?\s+)?
+        (?<from>\d{1,2})(?:\s*[-–]\s*(?<to>\d{1,2}))?#{MIRRORED}\s*\z/ix
+      BORROWED = /\A\s*as\s+(?<name>.+?)\s+(?:eights?|row)\s+
+        (?<number>\d{1,2})#{MIRRORED}\s*\z/ix
       IN = /\A\s*in\s+(?<counts>\d{1,2})\s*[:,]\s*/i
 
       # elsewhere: (section name, number) -> Line or nil.
@@ -21,7 +22,8 @@ module Core
         @read = {}
       end
 
-      # rows: [[text, counts], …] => [[Line, …], …], the lines of each row (more than one where its text fills more).
+      # rows: [[text, counts], …] => [[Line, …], …], the lines of each row (more than one where its text fills
+      # more).
       def section(rows)
         so_far = []
         rows.map do |text, counts|

@@ -15,7 +15,8 @@ module Core
         "ten" => 10
       }.freeze
       NAMES = LINES.invert.freeze
-      TERM = /\A(?:(?<n>\d{1,3})\s*(?:x|×)?\s*(?<word>eights?|sixe?s?|fours?|threes?|twos?|sevens?|fives?|tens?|8s?|6s?)
+      TERM = /\A(?:(?<n>\d{1,3})\s*(?:x|×)?\s*
+              (?<word>eights?|sixe?s?|fours?|threes?|twos?|sevens?|fives?|tens?|8s?|6s?)
               |(?<tag>\d{1,2})\s*(?:-?\s*counts?\s*)?tag|tag\s*(?:of\s*)?(?<tag2>\d{1,2})
               |(?<counts>\d{1,4})\s*(?:counts?|cts?)|(?<bare>\d{1,3}))\z/xi
       # Lines of a section; what is longer is cut one line beyond, so that whoever reads it can say so.

@@ -7,8 +7,8 @@ module Core
     class StructureLine
       AGAIN = /\A(?:again|repeat(?:ed)?|once more|(?:second|third|fourth|2nd|3rd|4th) time)\z/i
       MIRRORED = %r{\A(?:other side|mirrored|o/s|opposite side)\z}i
-      ALTERED =
-        /\A(?:with changes|changes|different|altered)(?:\s*(?:in|on|to|at)?\s*(?:eights?)?\s*(?<rows>[\d\s,&–-]+))?\z/i
+      ALTERED = /\A(?:with\ changes|changes|different|altered)
+        (?:\s*(?:in|on|to|at)?\s*(?:eights?)?\s*(?<rows>[\d\s,&–-]+))?\z/ix
       UNPLACED = /\A(?:not placed|unplaced|spare)\z/i
       TAIL = %r{\s+(?:again|(?:again\s+)?(?:on\s+the\s+)?other\s+side|o/s)\z}i
       private_constant :AGAIN, :MIRRORED, :ALTERED, :UNPLACED, :TAIL

@@ -181,7 +181,8 @@ RSpec.describe "bin/chain" do
     "another format" => [%w[plan -], '{"format":"piece-1"}', 2, /format: must be "plan-problem-1"/],
     "faults with their paths, all at once" => [
       %w[check -],
-      '{"format":"piece-1","sections":[{"id":"a","name":"A","rows":[{"counts":99},{"text":3}]}],"links":[{"section":"b"}]}',
+      '{"format":"piece-1","links":[{"section":"b"}],' \
+      '"sections":[{"id":"a","name":"A","rows":[{"counts":99},{"text":3}]}]}',
       2,
       /sections\[0\]\.rows\[0\]\.counts: must be .*\n.*links\[0\]\.section: names "b"/m
     ],
@@ -201,7 +202,8 @@ RSpec.describe "bin/chain" do
     ],
     "a date the calendar does not have" => [
       %w[plan -],
-      '{"format":"plan-problem-1","windows":[{"id":"w","date":"2027-02-31","start":"18:00","end":"19:00","rooms":[]}],"tasks":[]}',
+      '{"format":"plan-problem-1","tasks":[],' \
+      '"windows":[{"id":"w","date":"2027-02-31","start":"18:00","end":"19:00","rooms":[]}]}',
       2,
       /windows\[0\]\.date: is no day of the calendar/
     ]

@@ -27,7 +27,7 @@ RSpec.describe Core::Planning::Schools do
   def all_have(*keys, rung: 4) = progress_of(%i[a b c].product(keys).to_h { |who, key| [[who, key], rung] })
 
   it "adds on from the top" do
-    expect(table(tasks("add_on", runs: 0))).to eq <<~TASKS.lines(chomp: true)
+    expect(table(tasks("add_on", runs: 0))).to eq <<~TASKS.squeeze(" ").lines(chomp: true)
       learn-s1 10 <
       learn-s2 10 < learn-s1
       join-j1-2 5 < learn-s1 learn-s2
@@ -41,7 +41,8 @@ RSpec.describe Core::Planning::Schools do
       chain-1-5 5 < learn-s1 learn-s2 join-j1-2 learn-s3 join-j2-3 chain-1-3 join-j3-1m chain-1-4 learn-s4 join-j1m-4
       difference-d6 10 < learn-s2
       join-j4-2 5 < learn-s4 learn-s2 difference-d6
-      chain-1-6 5 < learn-s1 learn-s2 join-j1-2 learn-s3 join-j2-3 chain-1-3 join-j3-1m chain-1-4 learn-s4 join-j1m-4 chain-1-5 difference-d6 join-j4-2
+      chain-1-6 5 < learn-s1 learn-s2 join-j1-2 learn-s3 join-j2-3 chain-1-3 join-j3-1m chain-1-4 learn-s4 \
+        join-j1m-4 chain-1-5 difference-d6 join-j4-2
       join-o 5 < learn-s1
       join-e 5 < learn-s2 difference-d6
     TASKS
@@ -49,7 +50,7 @@ RSpec.describe Core::Planning::Schools do
 
   it "builds back from the ending, teaching a repeat's section where it comes first" do
     list = tasks("back", runs: 0)
-    expect(table(list).first(8)).to eq <<~TASKS.lines(chomp: true)
+    expect(table(list).first(8)).to eq <<~TASKS.squeeze(" ").lines(chomp: true)
       learn-s2 10 <
       difference-d6 10 < learn-s2
       learn-s4 10 < learn-s2
@@ -69,7 +70,7 @@ RSpec.describe Core::Planning::Schools do
   end
 
   it "teaches sections first, each teacher in turn, then joins, then ever longer blocks" do
-    expect(table(tasks("sections", runs: 0))).to eq <<~TASKS.lines(chomp: true)
+    expect(table(tasks("sections", runs: 0))).to eq <<~TASKS.squeeze(" ").lines(chomp: true)
       learn-s1 10 <
       learn-s2 10 <
       learn-s3 10 < learn-s1
@@ -81,7 +82,8 @@ RSpec.describe Core::Planning::Schools do
       join-j1m-4 5 < learn-s1 learn-s4
       join-j4-2 5 < learn-s4 learn-s2 difference-d6
       chain-1-4 5 < learn-s1 learn-s2 learn-s3 join-j1-2 join-j2-3 join-j3-1m
-      chain-1-6 5 < learn-s1 learn-s2 learn-s3 learn-s4 difference-d6 join-j1-2 join-j2-3 join-j3-1m join-j1m-4 join-j4-2 chain-1-4
+      chain-1-6 5 < learn-s1 learn-s2 learn-s3 learn-s4 difference-d6 join-j1-2 join-j2-3 join-j3-1m \
+        join-j1m-4 join-j4-2 chain-1-4
       join-o 5 < learn-s1
       join-e 5 < learn-s2 difference-d6
     TASKS

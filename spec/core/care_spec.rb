@@ -81,7 +81,7 @@ RSpec.describe Core::Planning do
 
     it "is seen when work is taken out that kept somebody warm" do
       frame =
-        Core::Planning::Frame.new(
+        Core::Planning::IndexedProblem.new(
           problem(
             windows: [evening("w", 4)],
             tasks: [
@@ -114,7 +114,9 @@ RSpec.describe Core::Planning do
 
     it "is needed by a later stretch once something comes before it" do
       frame =
-        Core::Planning::Frame.new(problem(windows: [evening("w", 4)], tasks:, max_continuous: 40, rewarm: [20, 5]))
+        Core::Planning::IndexedProblem.new(
+          problem(windows: [evening("w", 4)], tasks:, max_continuous: 40, rewarm: [20, 5])
+        )
       table = Core::Planning::Table.new(frame)
       a, b = %w[a b].map { |id| frame.job(id) }
       table.put(b, 0, 10, 8, 0)
@@ -198,7 +200,7 @@ RSpec.describe Core::Planning do
 
     it "keeps what stands where it was closed up, when planned again" do
       told = solve(asked).placements
-      again = Core::Planning::Replan.new(asked.with(plan: told), effort: "quick").repair
+      again = Core::Planning::Replanning.new(asked.with(plan: told), effort: "quick").repair
       expect([again.placements, again.changes.to_h.values, again.bookends.size]).to eq [told, [0, 0, 0], 3]
     end
 

@@ -210,7 +210,8 @@ RSpec.describe Core do
       expect(spot(1, 2).moved(1.234, 5.678)).to eq spot(1.23, 5.68)
     end
 
-    it "lends a repeat the formations of the first of its section, turned over on the other side, and measures the way over a join" do
+    it "lends a repeat the formations of the first of its section, turned over on the other side, and measures " \
+       "the way over a join" do
       smoke = typed("Smoke", "1 step R")
       drift = typed("Drift", "1 step L")
       order = work(link(smoke, id: 1), link(drift, id: 2), link(smoke, id: 3, mirrored: true)).order

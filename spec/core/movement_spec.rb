@@ -222,7 +222,8 @@ RSpec.describe Core::Piece::Check do
   end
 
   it "prints itself by its schema, findings with their place" do
-    out = JSON.parse(Formats::PieceCheck.render(described_class.new(work(link(typed("x", "1 step R 2 step R")))), say: SAY))
+    check = described_class.new(work(link(typed("x", "1 step R 2 step R"))))
+    out = JSON.parse(Formats::PieceCheck.render(check, say: SAY))
     expect(
       JSONSchemer.schema(JSON.parse(File.read("docs/formats/piece-check-1.schema.json"))).validate(out).to_a
     ).to be_empty

@@ -21,7 +21,7 @@ RSpec.describe Core::Planning do
     )
   end
 
-  describe Core::Planning::Replan do
+  describe Core::Planning::Replanning do
     let(:waltz) { task("waltz", "learn", 30, dancers: ["Ada"]) }
     let(:run) { task("run", "run", 30, dancers: %w[Ada Bram], after: ["waltz"]) }
 
@@ -38,7 +38,8 @@ RSpec.describe Core::Planning do
       ]
     end
 
-    it "gives up what no longer fits: the rehearsal is shorter, the room smaller or gone, the order wrong, somebody there too late" do
+    it "gives up what no longer fits: the rehearsal is shorter, the room smaller or gone, the order wrong, " \
+       "somebody there too late" do
       told = [at("waltz", "w1", 0), at("run", "w1", 30)]
       expect(kept(told, windows: [evening("w1", 4, "18:55"), evening("w2", 11)])).to eq [["waltz", "w1", 0]]
       expect(kept(told, windows: [evening("w1", 4, rooms: [["hall", 1]]), evening("w2", 11)])).to eq [
@@ -163,7 +164,7 @@ RSpec.describe Core::Planning do
     it "starts a rehearsal as early as all of it can, and leaves what is fixed" do
       tasks = [task("a", "learn", 20, dancers: ["Ada"]), task("b", "learn", 20, dancers: ["Bram"])]
       asked = problem(tasks, unavailable: [{ who: "Ada", date: "2027-01-04", from: nil, to: 1090 }])
-      frame = Core::Planning::Frame.new(asked)
+      frame = Core::Planning::IndexedProblem.new(asked)
       starts = lambda do |fixed|
         table = Core::Planning::Table.new(frame)
         [["a", 6], ["b", 8]].each { |id, start| table.put(frame.job(id), 0, start, 2, 0) }
@@ -174,10 +175,10 @@ RSpec.describe Core::Planning do
     end
   end
 
-  describe Core::Planning::Changes do
+  describe Core::Planning::Disturbance do
     it "prices a new call, a cancelled one and a shifted slot" do
       tasks = [task("a", "learn", 30, dancers: %w[Ada Bram]), task("b", "learn", 30, dancers: ["Ada"])]
-      frame = Core::Planning::Frame.new(problem(tasks))
+      frame = Core::Planning::IndexedProblem.new(problem(tasks))
       table = Core::Planning::Table.new(frame)
       table.put(frame.job("a"), 1, 0, 6, 0)
       table.put(frame.job("b"), 0, 6, 6, 0)

@@ -136,7 +136,8 @@ RSpec.describe Core::Planning do
     place.find { |each| faults(asked, Core::Planning::Plan.new(asked, others + [each])).empty? }
   end
 
-  it "changes nothing but starts and rooms within a rehearsal for recap and music, and nothing at all where people were told" do
+  it "changes nothing but starts and rooms within a rehearsal for recap and music, and nothing at all where " \
+     "people were told" do
     each_case(40) do |random|
       asked = season(random).with(recap: 5, to_music: 5, lately: [task("before", "learn", 20, dancers: ["a"])])
       plan = solve(asked.with(recap: 0, to_music: 0))

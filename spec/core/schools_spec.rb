@@ -13,7 +13,8 @@ RSpec.describe Core::Planning::Schools do
   def kinds(list) = list.map(&:id).grep(/\A(learn|chain|refine|run)/)
 
   Core::Planning::Schools::ALL.each_key do |key|
-    it "#{key} teaches every section once, makes every distinct join once, waits for nothing that does not come, and ends with the runs" do
+    it "#{key} teaches every section once, makes every distinct join once, waits for nothing that does not come, " \
+       "and ends with the runs" do
       list = tasks(key, runs: 3)
       expect(list.map(&:id).tally.values.uniq).to eq [1]
       expect(list.select { |task| task.kind == "learn" }.map(&:id)).to match_array(

@@ -7,7 +7,7 @@ require "support/worked_season"
 RSpec.describe Core::Planning do
   def solve(asked)
     if asked.plan.any?
-      Core::Planning::Replan.new(asked, effort: "quick").best
+      Core::Planning::Replanning.new(asked, effort: "quick").best
     else
       Core::Planning::Solver.new(asked, effort: "quick").plan
     end

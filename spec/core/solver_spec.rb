@@ -146,7 +146,8 @@ RSpec.describe Core::Planning do
         )
       expect(
         sentence(plan)
-      ).to eq "No rehearsal has everybody together long enough for run: it needs 30 minutes in one piece, the longest is 15, when Bram is away."
+      ).to eq "No rehearsal has everybody together long enough for run: it needs 30 minutes in one piece, the " \
+              "longest is 15, when Bram is away."
       long = solve(problem(windows: [evening("w", 4)], tasks: [task("run", "run", 90, dancers: ["Ada"])]))
       expect(
         sentence(long)
@@ -163,7 +164,8 @@ RSpec.describe Core::Planning do
       expect([plan.reasons.first.type, plan.proven_impossible?]).to eq [:precedence, true]
       expect(
         sentence(plan)
-      ).to eq "run-1, run-2 and run-3 wait for each other, one after another: that takes at least 3 rehearsals, and there are 2."
+      ).to eq "run-1, run-2 and run-3 wait for each other, one after another: that takes at least 3 rehearsals, " \
+              "and there are 2."
     end
 
     it "names the longest line of what waits, counts what is called the same, and offers the runs that fit" do
@@ -177,7 +179,8 @@ RSpec.describe Core::Planning do
         **(4..5).to_h { |i| ["run-#{i}", "Run full out"] }
       }
       said =
-        "Stumble-through, 2 × Run with music and 2 × Run full out wait for each other, one after another: that takes at least 5 rehearsals, and there are 2."
+        "Stumble-through, 2 × Run with music and 2 × Run full out wait for each other, one after another: that " \
+        "takes at least 5 rehearsals, and there are 2."
       expect(Core::Planning::ReasonWriter.new(names, say: SAY).text(plan.reasons.first)).to eq said
       repair = Core::Planning::Repairs.new(asked, plan.unplaced).all.find { |each| each.kind == :runs }
       expect(
@@ -221,7 +224,9 @@ RSpec.describe Core::Planning do
       away = [{ who: "b", date: "2027-01-04", from: nil, to: nil }]
       asked = problem(windows: [evening("w1", 4), evening("w2", 11, "18:30")], tasks:, unavailable: away)
       repairs = Core::Planning::Repairs.new(asked, solve(asked).unplaced).all
-      expect(repairs.map { |repair| Core::Planning::RepairWriter.new({ "b" => "Bram" }, say: SAY).text(repair) }).to include(
+      expect(repairs.map do |repair|
+        Core::Planning::RepairWriter.new({ "b" => "Bram" }, say: SAY).text(repair)
+      end).to include(
         "Bram comes to all rehearsals",
         "it goes ahead without Bram, to be caught up before the join"
       )
@@ -254,7 +259,7 @@ RSpec.describe Core::Planning do
 
     it "keeps what still stands, and fits the rest around it" do
       asked = problem(windows:, tasks:, plan: told, unavailable: [{ who: "c", date: "2027-01-04", from: nil, to: nil }])
-      again = Core::Planning::Replan.new(asked, effort: "quick")
+      again = Core::Planning::Replanning.new(asked, effort: "quick")
       expect([again.repair, again.anew].map(&:complete?)).to all be true
       expect(again.repair.placements.reject { |each| each.task == "run" }).to eq(
         told.reject { |each| each.task == "run" }
@@ -266,7 +271,7 @@ RSpec.describe Core::Planning do
     end
 
     it "changes nothing when nothing happened" do
-      again = Core::Planning::Replan.new(problem(windows:, tasks:, plan: told), effort: "quick").best
+      again = Core::Planning::Replanning.new(problem(windows:, tasks:, plan: told), effort: "quick").best
       expect([again.placements, again.changes.to_h]).to eq [told, { new_calls: 0, cancelled: 0, shifted: 0 }]
     end
 
@@ -302,7 +307,7 @@ RSpec.describe Core::Planning do
             plan: solve(first).placements,
             unavailable: away.select { |entry| first.dancers.include?(entry[:who]) }
           )
-        plan = Core::Planning::Replan.new(asked, effort: "quick").best
+        plan = Core::Planning::Replanning.new(asked, effort: "quick").best
         expect(faults(asked, plan)).to be_empty
       end
     end

@@ -6,7 +6,8 @@ RSpec.describe Core::Piece::StructureReader do
   it "reads sections, repeats, other side and changes, and derives the totals" do
     structure =
       read(
-        "1. Overwinter, 6 eights, Odalys\nWaggle Line, 5 eights + 4, Mirela\nWaggle Line again, other side\nWaggle Line; again; with changes in 2, 4-5",
+        "1. Overwinter, 6 eights, Odalys\nWaggle Line, 5 eights + 4, Mirela\nWaggle Line again, other " \
+        "side\nWaggle Line; again; with changes in 2, 4-5",
         teachers: ["Odalys Venn", "Mirela Dusk"]
       )
     expect(structure.sections.map { |s| [s.name, s.rows.sum, s.teacher] }).to eq [

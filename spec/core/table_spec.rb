@@ -30,7 +30,7 @@ RSpec.describe Core::Planning::Table do
       ]
     )
   end
-  let(:frame) { Core::Planning::Frame.new(asked) }
+  let(:frame) { Core::Planning::IndexedProblem.new(asked) }
   let(:table) { described_class.new(frame) }
 
   def job(id) = frame.job(id)
@@ -52,7 +52,7 @@ RSpec.describe Core::Planning::Table do
     end
 
     it "leaves out what is done, and what is past" do
-      less = Core::Planning::Frame.new(asked.with(done: { "a" => 20, "b" => 5 }, now: "w1"))
+      less = Core::Planning::IndexedProblem.new(asked.with(done: { "a" => 20, "b" => 5 }, now: "w1"))
       expect([less.jobs.map { |each| [each.id, each.steps] }, less.windows.map(&:id)]).to eq [
         [["b", 2], ["c", 2], ["run", 4]],
         ["w1"]
@@ -102,7 +102,7 @@ RSpec.describe Core::Planning::Table do
 
   it "lets nobody work longer than allowed, or more in a day than their limit" do
     strict = asked.with(max_continuous: 30, limits: [{ who: "bram", minutes_per_day: 40 }])
-    other = described_class.new(Core::Planning::Frame.new(strict))
+    other = described_class.new(Core::Planning::IndexedProblem.new(strict))
     a, b = %w[a b].map { |id| other.frame.job(id) }
     other.put(a, 0, 2, 4, 0)
     expect([other.bearable?(b, 0, 6, 3), other.bearable?(b, 0, 7, 3)]).to eq [false, true]
@@ -115,7 +115,7 @@ RSpec.describe Core::Planning::Table do
 
   it "caps what is new for each dancer in a rehearsal" do
     capped = asked.with(most_new_eights: 3, tasks: tasks.map { |each| each.id == "run" ? each : each.with(eights: 4) })
-    other = described_class.new(Core::Planning::Frame.new(capped))
+    other = described_class.new(Core::Planning::IndexedProblem.new(capped))
     a, b = %w[a b].map { |id| other.frame.job(id) }
     expect(other.room_for_new(a, 0)).to eq 3
     other.put(a, 0, 2, 2, 0)
@@ -139,7 +139,8 @@ RSpec.describe Core::Planning::Table do
   describe "where a job can go" do
     subject(:places) { Core::Planning::Places.new(table) }
 
-    it "goes no earlier than what a job waits for, no later than what waits for it, and not at all before that is placed" do
+    it "goes no earlier than what a job waits for, no later than what waits for it, and not at all before that is " \
+       "placed" do
       expect(places.bounds(job("c"), 1)).to be_nil
       put("a", 0, 2)
       put("b", 0, 6)
@@ -176,11 +177,11 @@ RSpec.describe Core::Planning::Table do
         plan = Core::Planning::Solver.new(given, effort: "quick").plan
         next unless plan.complete?
 
-        expect(Core::Planning::Bound.new(Core::Planning::Frame.new(given)).ready).to be <=
+        expect(Core::Planning::Bound.new(Core::Planning::IndexedProblem.new(given)).ready).to be <=
           windows.index { |each| each.id == plan.ready_window }
       end
       nobody = asked.with(unavailable: windows.map { |each| { who: "ada", date: each.date, from: nil, to: nil } })
-      expect(Core::Planning::Bound.new(Core::Planning::Frame.new(nobody)).ready).to eq 2
+      expect(Core::Planning::Bound.new(Core::Planning::IndexedProblem.new(nobody)).ready).to eq 2
     end
   end
 
@@ -226,12 +227,12 @@ RSpec.describe Core::Planning::Table do
       ]
       put("a", 0, 3)
       put("b", 0, 7)
-      expect(Core::Planning::Changes.new(frame, told).of(table).to_h).to eq(new_calls: 2, cancelled: 3, shifted: 2)
+      expect(Core::Planning::Disturbance.new(frame, told).of(table).to_h).to eq(new_calls: 2, cancelled: 3, shifted: 2)
       table.take(job("a"))
       table.take(job("b"))
       put("a", 0, 2)
       put("b", 1, 0)
-      expect(Core::Planning::Changes.new(frame, told).price(table)).to eq 0
+      expect(Core::Planning::Disturbance.new(frame, told).price(table)).to eq 0
     end
   end
 end

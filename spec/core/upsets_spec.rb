@@ -20,7 +20,7 @@ RSpec.describe Core::Planning do
     )
   end
 
-  describe Core::Planning::Upsets do
+  describe Core::Planning::PlanConflicts do
     let(:tasks) do
       [
         task("waltz", "learn", 30, dancers: %w[Ada Bram], choreographers: ["Odalys"]),

@@ -46,8 +46,10 @@ RSpec.describe Formats do
     "an edge that is a list" => [with.call(exit: [1]), "sections[0].exit: must be an object, got [1]"],
     "a part of no group" => [with.call(parts: [{ group: "x" }]),
                              'sections[0].parts[0].group: names "x", which is not in groups'],
-    "a stretch that runs backward" => [with.call(parts: [{ group: "g", stretches: [{ from_count: 5, to_count: 3, doing: "free" }] }]),
-                                       "sections[0].parts[0].stretches[0].to_count: must not come before from_count"],
+    "a stretch that runs backward" => [
+      with.call(parts: [{ group: "g", stretches: [{ from_count: 5, to_count: 3, doing: "free" }] }]),
+      "sections[0].parts[0].stretches[0].to_count: must not come before from_count"
+    ],
     "two tempi at one count" => [
       { **piece,
 track: { tempo: [{ from_count: 1, bpm: 90 },

@@ -56,8 +56,10 @@ module Screens
   def serious_faults
     page.driver.browser.execute(AXE)
     found = page.driver.browser.evaluate_async(<<~JS, 20)
-      axe.run(document, { resultTypes: ["violations"] }).then((r) => arguments[0](JSON.stringify(r.violations
-        .filter((v) => ["serious", "critical"].includes(v.impact)).map((v) => v.id + ": " + v.nodes.slice(0, 3).map((n) => n.target.join(" ")).join(", ")))))
+      const where = (violation) => violation.nodes.slice(0, 3).map((node) => node.target.join(" ")).join(", ");
+      axe.run(document, { resultTypes: ["violations"] }).then((result) => arguments[0](JSON.stringify(result.violations
+        .filter((violation) => ["serious", "critical"].includes(violation.impact))
+        .map((violation) => violation.id + ": " + where(violation)))))
     JS
     JSON.parse(found)
   end

@@ -4,7 +4,8 @@
 module Studios
   PASSWORD = "a long password"
   LINES =
-    "Opening Walk, 4 eights, Odalys\nSpiral, 3 eights + 4, Mirela\nOpening Walk again, other side\nSpiral again, with changes in 2"
+    "Opening Walk, 4 eights, Odalys\nSpiral, 3 eights + 4, Mirela\nOpening Walk again, other side\nSpiral again, " \
+    "with changes in 2"
 
   def make_studio(name = "Studio #{SecureRandom.hex(3)}")
     Records::Studio.create!(name:)

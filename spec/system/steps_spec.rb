@@ -54,7 +54,8 @@ RSpec.describe "typing steps", :browser do
     page.execute_script(<<~JS)
       const data = new DataTransfer();
       data.setData("text", "1 step R\\n1 step L\\n\\n1 jump\\n1 kick R\\n1 clap");
-      document.activeElement.dispatchEvent(new ClipboardEvent("paste", { clipboardData: data, bubbles: true, cancelable: true }));
+      const pasted = { clipboardData: data, bubbles: true, cancelable: true };
+      document.activeElement.dispatchEvent(new ClipboardEvent("paste", pasted));
     JS
     expect(field(5).value).to eq "1 clap"
     click_button "Save the steps"

@@ -84,7 +84,8 @@ RSpec.describe "care in the plan", :web do
         []
       ]
       expect(text("/rehearsals/#{recap.rehearsal_id}/call-sheet")).to include(
-        "#{Formats::Times.clock(recap.start_minute)} – #{Formats::Times.clock(recap.end_minute)} Recap: Opening Walk and the opening"
+        "#{Formats::Times.clock(recap.start_minute)} – #{Formats::Times.clock(recap.end_minute)} Recap: Opening " \
+        "Walk and the opening"
       )
     end
 

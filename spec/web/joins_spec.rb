@@ -71,7 +71,8 @@ RSpec.describe "joins", :web do
     expect(get("#{joins}/9").status).to eq 404
   end
 
-  it "previews a mend with what it changes elsewhere, does it, marks who had the old one, tells the owner, and undoes it" do
+  it "previews a mend with what it changes elsewhere, does it, marks who had the old one, tells the owner, and " \
+     "undoes it" do
     cells = ["#{dancers.first.id}:s#{piece.sections.first.id}"]
     App::Learning::Actions::RecordTicks.new(
       piece,
@@ -128,7 +129,8 @@ RSpec.describe "joins", :web do
     )
   end
 
-  it "is changed since agreed when an edge changes: both are told, who had it is to be checked again, nothing is reset" do
+  it "is changed since agreed when an edge changes: both are told, who had it is to be checked again, nothing is " \
+     "reset" do
     agree
     App::Learning::Actions::RecordTicks.new(
       piece,

@@ -143,7 +143,8 @@ RSpec.describe "planning", :web do
       shown = text("#{plan_path}/what-if?change=without&rehearsal=#{rehearsal.id}")
       ready, waiting, changes =
         shown.match(
-          /All done (\w+ \d+ \w+) .*? People wait, all together (\d+) min .*? Changes for people none (\d+ new calls?, \d+ cancelled, \d+ slots?) shifted/
+          /All\ done\ (\w+\ \d+\ \w+)\ .*?\ People\ wait,\ all\ together\ (\d+)\ min\ .*?
+           \ Changes\ for\ people\ none\ (\d+\ new\ calls?,\ \d+\ cancelled,\ \d+\ slots?)\ shifted/x
         ).captures
       expect([ready, waiting.to_i]).to eq [App::Shared::Dates.day(before), latest.result["waiting"]]
       after = shown[/All done \w+ \d+ \w+ (\w+ \d+ \w+)/, 1]

@@ -144,7 +144,8 @@ RSpec.describe "spacing", :web do
       expect(text("#{spacing}?at=2")).to include("0 counts to do it; comfortable in", "3.0 m")
     end
 
-    it "gives everybody the spot that makes the longest way shortest, leaves who is pinned, and turns over for a mirrored repeat" do
+    it "gives everybody the spot that makes the longest way shortest, leaves who is pinned, and turns over for a " \
+       "mirrored repeat" do
       formation("entry", dancers.each_with_index.map { |dancer, i| [dancer, i * 2.0, 1] })
       formation("exit", dancers.reverse.each_with_index.map { |dancer, i| [dancer, i * 2.0, 3] })
       send_form "/pieces/#{piece.id}/links/#{link.id}/formation/assign", { "moment" => "exit" }

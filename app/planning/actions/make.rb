@@ -42,7 +42,7 @@ module App
         def solve(**how)
           return Planning::Solver.new(problem, effort: @effort, **how).plan unless @way
 
-          again = Planning::Replan.new(problem(plan: told), effort: @effort, **how)
+          again = Planning::Replanning.new(problem(plan: told), effort: @effort, **how)
           @way == "repair" ? again.repair : again.anew
         end
 

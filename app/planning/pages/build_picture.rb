@@ -232,7 +232,8 @@ module App
         end
 
         def tip(slot)
-          "#{Shared::Dates.day(slot.rehearsal.date)} #{Formats::Times.clock(slot.start_minute)}: #{slot.title}, #{slot.minutes} min"
+          "#{Shared::Dates.day(slot.rehearsal.date)} #{Formats::Times.clock(slot.start_minute)}: #{slot.title}, " \
+            "#{slot.minutes} min"
         end
 
         def today

@@ -39,7 +39,8 @@ module App
             .join(", ")
         end
 
-        # [[names, [what changed]], …] of the version shown, against the one before; the same for several is said once.
+        # [[names, [what changed]], …] of the version shown, against the one before; the same for several
+        # is said once.
         def changes
           told =
             version_shown.changes.filter_map { |id, list| (person = people[id]) && [person.name, list.map(&:text)] }

@@ -75,7 +75,7 @@ module App
 
         def replan
           @replan ||=
-            Core::Planning::Replan.new(changed.problem(plan: told, pinned: changed.season.pinned), effort: "quick")
+            Core::Planning::Replanning.new(changed.problem(plan: told, pinned: changed.season.pinned), effort: "quick")
         end
 
         def changed_plan

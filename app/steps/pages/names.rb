@@ -23,7 +23,8 @@ module App
         def unknown = names.unknown
 
         def who(sections)
-          sections.map { |section| [section.name, teacher(section.choreographer)&.name].compact.join(", ") }.join(" · ")
+          said = sections.map { |section| [section.name, teacher(section.choreographer)&.name].compact.join(", ") }
+          said.join(" · ")
         end
 
         def forks = forks_of_piece

@@ -70,6 +70,7 @@ module App
         end
 
         def walk = @walk ||= danced.section_walk(current)
+
         def findings
           writer = Core::Movement::FindingWriter.new(say: I18n.method(:t))
           walk.findings.map { |finding| [finding, writer.text(finding)] }

@@ -14,7 +14,8 @@ module App
           return @app.call(env) if env["CONTENT_LENGTH"].to_i <= @bytes
 
           text =
-            "This is more than #{@bytes / 1024 / 1024} MB, too much for one form. Send a smaller piece; nothing was changed.\n"
+            "This is more than #{@bytes / 1024 / 1024} MB, too much for one form. " \
+            "Send a smaller piece; nothing was changed.\n"
           [413, { "content-type" => "text/plain; charset=utf-8" }, [text]]
         end
       end

@@ -9,7 +9,8 @@ module App
 
         def deny(_env)
           [403, { "content-type" => "text/plain; charset=utf-8" },
-           ["This page was open too long or in another sign-in. Go back, reload it and send it again: what you typed is still there.\n"]]
+           ["This page was open too long or in another sign-in. Go back, reload it and send it again: what you " \
+            "typed is still there.\n"]]
         end
         alias default_reaction deny
       end

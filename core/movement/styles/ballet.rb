@@ -15,7 +15,8 @@ module Core
           swing: [0, 6, 12],
           counts: 2
         ),
-        Step.of("balancé", "balance", "bal", "waltz step", weights: %i[lead other lead], swing: [0, 12, 24], counts: 3),
+        Step.of("balancé", "balance", "bal", "waltz step",
+          weights: %i[lead other lead], swing: [0, 12, 24], counts: 3),
         Step.of("waltz turn", weights: %i[lead other lead], swing: [0, 12, 24], counts: 3, turn: 4),
         Step.of("plié", "plie", "bend knees", "dip", "demi plié", layer: :body),
         Step.of("relevé", "releve", "rise to toes", layer: :body),

@@ -4,7 +4,7 @@ module Core
   module Planning
     # What a plan changes of what people were told: calls to rehearsals they were not called to, calls that fall away,
     # slots that lie elsewhere. told: [Placement] of the earlier plan.
-    class Changes
+    class Disturbance
       # Minutes of waiting that each is worth when plans are compared.
       NEW = 20
       CANCELLED = 12

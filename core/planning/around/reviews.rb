@@ -85,7 +85,7 @@ module Core
         @table =
           Table.new(
             @frame =
-              Frame.new(
+              IndexedProblem.new(
                 @problem.with(
                   tasks: @problem.tasks + bookends.keys + choices.values.flatten(1).map(&:last),
                   recap: 0,

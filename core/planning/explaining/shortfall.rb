@@ -10,7 +10,7 @@ module Core
       def initialize(problem, unplaced)
         @problem = problem
         @unplaced = unplaced
-        @frame = Frame.new(problem)
+        @frame = IndexedProblem.new(problem)
         @windows = problem.open_windows
         @tasks = problem.tasks.to_h { |task| [task.id, task] }
       end

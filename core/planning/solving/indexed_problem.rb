@@ -4,7 +4,7 @@ module Core
   module Planning
     # A problem made ready for the solver: people, windows and tasks as indexes, times in steps of the grid, sets of
     # people and of steps as whole numbers. Nothing in it changes while a plan is sought.
-    class Frame
+    class IndexedProblem
       # A task by index. steps: what is still to be placed; people: a set; size: dancers, for the room; rate: new eights
       # a step; after, after_window, before, before_window: indexes of tasks; tail: steps on the longest way to the end;
       # urgent: a run is this, or waits for it; through: may use a rehearsal's first and last minutes, kept for recap

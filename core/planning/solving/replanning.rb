@@ -5,8 +5,8 @@ module Core
     # A plan after something changed (an absence, an overrun, a cancelled rehearsal), beside the one people were told.
     # Two ways are tried: repair keeps all of the old plan that still stands and fits the rest in, before what waits for
     # it; where that does not go, what waits for it gives way. Anew solves everything, with a price on what changes.
-    # Each answers a Plan with its Changes.
-    class Replan
+    # Each answers a Plan with its Disturbance.
+    class Replanning
       def initialize(problem, **how)
         @problem = problem
         @how = how
@@ -28,8 +28,8 @@ module Core
       def index(window) = @problem.windows.index { |each| each.id == window } || @problem.windows.size
 
       def weight(plan)
-        (plan.changes.new_calls * Changes::NEW) + (plan.changes.cancelled * Changes::CANCELLED) +
-          (plan.changes.shifted * Changes::SHIFTED)
+        (plan.changes.new_calls * Disturbance::NEW) + (plan.changes.cancelled * Disturbance::CANCELLED) +
+          (plan.changes.shifted * Disturbance::SHIFTED)
       end
 
       def rank(plan) = [plan.unplaced_minutes, slip(plan), weight(plan), plan.cost]
@@ -91,7 +91,7 @@ module Core
       # Placements of the earlier plan that are still possible, in order of what waits for what. What they wait for and
       # the earlier plan does not hold is still to be fitted in before them.
       def standing
-        frame = Frame.new(@problem.with(pinned: [], recap: 0, to_music: 0))
+        frame = IndexedProblem.new(@problem.with(pinned: [], recap: 0, to_music: 0))
         table = Table.new(frame)
         @problem.pinned.each { |placement| keep(placement, frame, table) }
         ordered(frame).select { |placement| keep(placement, frame, table) } - @problem.pinned

@@ -10,7 +10,7 @@ module Core
       # Work of a week is compared in half hours.
       LOAD = 30.0
 
-      # even: load the weeks evenly; told: Changes against an earlier plan, or nil.
+      # even: load the weeks evenly; told: Disturbance against an earlier plan, or nil.
       def initialize(frame, even: false, told: nil)
         @frame = frame
         @even = even

@@ -3,7 +3,7 @@
 module Core
   module Planning
     # What stands against a plan made earlier, as people, rooms and rehearsals are now. The plan is not changed.
-    class Upsets
+    class PlanConflicts
       # kind: :away (people cannot come), :late (minors are at home by then), :elsewhere (people rehearse something
       # else), :taken (something else is in the room), :no_room (the room is not there), :small (it holds fewer than are
       # called) or :outside (before the warm-up is over, or after the end). task, window, room: ids; who: ids of people.

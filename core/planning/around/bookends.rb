@@ -9,7 +9,7 @@ module Core
     #
     #   Bookends.new(problem, plan.placements).all  # => [Bookend, …]
     class Bookends
-      include Resetting
+      include BlockReordering
 
       KINDS = %w[recap to_music].freeze
       # start: minutes after the window's start; tasks: ids of the material.
@@ -80,7 +80,7 @@ module Core
       def prepare(placements)
         extra = @choices.values.flatten
         @extra = extra.to_h { |task| [task.id, task] }
-        @frame = Frame.new(@problem.with(tasks: @problem.tasks + extra, recap: 0, to_music: 0))
+        @frame = IndexedProblem.new(@problem.with(tasks: @problem.tasks + extra, recap: 0, to_music: 0))
         @table = Table.new(@frame)
         @places = Places.new(@table)
         @work = @frame.jobs.reject { |job| @extra.key?(job.id) }

@@ -4,7 +4,7 @@ module Core
   module Planning
     # Blocks of one rehearsal set anew, for Bookends: around a recap, or earlier where nothing needs the time kept for
     # one.
-    module Resetting
+    module BlockReordering
       private
 
       # Everything of a rehearsal anew: recaps, then its blocks in the order they had, then the music. Kept when no

@@ -11,7 +11,7 @@ module Core
 
       # placements: of all tasks of the problem, as they are now.
       def initialize(problem, placements)
-        @frame = Frame.new(problem)
+        @frame = IndexedProblem.new(problem)
         @table = Table.new(@frame)
         @windows = @frame.windows.each_with_index.to_h { |window, i| [window.id, i] }
         @grid = problem.grid

@@ -21,11 +21,12 @@ module Core
                   :missing_bookends,
                   :rank
 
-      # changes: Changes::Count against an earlier plan; repairs: [Repairs::Repair] that were tried and work; bookends:
-      # [Bookends::Bookend]; missing_bookends: [BookendWishes::Wish] that found no place; rank: [minutes without a
-      # place, rehearsals later than wanted, Score], by which plans of one problem compare, the least best.
-      def initialize(problem, placements, unplaced: {}, reasons: [], seed: 0, iterations: 0, ready_bound: nil, changes: nil, stopped_by: "iterations", proven_impossible: false, repairs: [],
-                     bookends: [], missing_bookends: [], rank: [])
+      # changes: Disturbance::Count against an earlier plan; repairs: [Repairs::Repair] that were tried and work;
+      # bookends: [Bookends::Bookend]; missing_bookends: [BookendWishes::Wish] that found no place; rank: [minutes
+      # without a place, rehearsals later than wanted, Score], by which plans of one problem compare, the least best.
+      def initialize(problem, placements, unplaced: {}, reasons: [], seed: 0, iterations: 0, ready_bound: nil,
+                     changes: nil, stopped_by: "iterations", proven_impossible: false, repairs: [], bookends: [],
+                     missing_bookends: [], rank: [])
         @rank = rank
         @ready_bound = ready_bound
         @changes = changes

@@ -17,7 +17,7 @@ module Core
         @problem = problem
         @seed = seed
         @random = Random.new(seed)
-        @frame = Frame.new(problem)
+        @frame = IndexedProblem.new(problem)
         @construct = Construct.new(@frame)
         @budget = budget(*EFFORTS.fetch(effort))
         @stop = stop
@@ -133,7 +133,7 @@ module Core
       end
 
       def score = @score ||= Score.new(@frame, even: !@problem.target_window.nil?, told: told)
-      def told = @told ||= @problem.plan.empty? ? nil : Changes.new(@frame, @problem.plan)
+      def told = @told ||= @problem.plan.empty? ? nil : Disturbance.new(@frame, @problem.plan)
       def tell(table, share) = @progress&.call(table.unplaced * @problem.grid, ready(table), share)
 
       def answer(table)
