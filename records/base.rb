@@ -1,5 +1,7 @@
 # frozen_string_literal: true
 
+require "zlib"
+
 module Records
   # Root of all rows. SQL idioms that more than one model needs live here.
   class Base < ActiveRecord::Base
@@ -8,6 +10,17 @@ module Records
     # Adds rows without loading models; rows are hashes, all with the same keys.
     def self.add_all(rows, returning: nil)
       rows.empty? ? [] : insert_all!(rows, returning:, record_timestamps: false)
+    end
+
+    # A transaction in which nobody else does the same kind of work on this row (an advisory lock: ticks, which lock
+    # cells and then the piece, are never kept waiting by it). The row is read anew inside.
+    def alone(work)
+      transaction do
+        kind = Zlib.crc32("#{self.class.name} #{work}") & 0x7fffffff
+        self.class.connection.execute("SELECT pg_advisory_xact_lock(#{kind}, #{id & 0x7fffffff})")
+        reload
+        yield
+      end
     end
   end
 end

@@ -23,9 +23,8 @@ module App
           @plan.slots.includes(:rehearsal, :slot_people)
             .select { |slot| slot.work? && slot.rehearsal.date < @now.to_date }
         past.sort_by { |slot| [slot.rehearsal.date, slot.start_minute] }.each { |slot| rehearse(slot) }
-        Records::LedgerEntry.add_all(@rows)
+        Records::Mapping::Learnings.append(@piece, @rows)
         teach(past)
-        Records::Mapping::Learnings.refold(@piece, @rows.map { |row| [row[:person_id], row[:item_key]] })
       end
 
       private
@@ -95,6 +94,7 @@ module App
           piece_id: @piece.id,
           person_id: person,
           item_key: item.key,
+          client_id: nil,
           kind:,
           rung:,
           account_id: @account.id,

@@ -3,20 +3,32 @@
 module App
   module Reading
     # Pieces as last read, kept in this process while nothing about them changes. Every use first asks the database for
-    # the piece's version (one small query), so that several processes never disagree.
+    # the piece's two counters (one small query), so that several processes never disagree: one for all that is written
+    # of the piece, one for its learning log. Where only the log went on, only the cells that are newer are read.
     module PieceSnapshots
       MOST = 40
-      VERSION = <<~SQL.squish
-        SELECT (SELECT max(id) FROM ledger_entries WHERE piece_id = $1), (SELECT max(updated_at) FROM people WHERE studio_id = $2),
-               (SELECT count(*) FROM castings WHERE piece_id = $1), (SELECT lock_version FROM pieces WHERE id = $1), (SELECT max(id) FROM revisions WHERE piece_id = $1),
-               (SELECT max(id) FROM agreements WHERE piece_id = $1), (SELECT max(id) + count(*) FROM own_steps WHERE studio_id = $2)
-      SQL
+      VERSION = "SELECT work_version, learning_seq FROM pieces WHERE id = $1"
+      private_constant :VERSION
       @kept = {}
       @lock = Mutex.new
 
-      # What was computed for a version of a piece; memo keeps more that depends on nothing else.
-      class Snapshot
-        attr_reader :work, :cast, :items, :progress, :people
+      # What was made of something already, by key; forgotten as a whole when it becomes too much.
+      class Memo
+        MOST = 600
+
+        def initialize = @kept = {}
+
+        def fetch(key)
+          @kept.fetch(key) do
+            @kept.clear if @kept.size >= MOST
+            @kept[key] = yield
+          end
+        end
+      end
+
+      # What does not depend on who has learned what.
+      class Score
+        attr_reader :work, :cast, :items, :people
 
         def initialize(piece)
           @piece = piece
@@ -24,9 +36,8 @@ module App
           @work = Records::Mapping::Works.load(piece)
           @cast = Records::Mapping::Works.cast(piece)
           @items = Core::Learning::Items.new(@work, cast: @cast)
-          @progress = Records::Mapping::Learnings.progress(piece)
           @people = piece.studio.people.index_by(&:id)
-          @memo = {}
+          @memo = Memo.new
         end
 
         def danced = memo(:walks) { Core::Piece::Danced.new(work, vocabulary: @vocabulary) }
@@ -42,41 +53,69 @@ module App
         def agreements = memo(:agreements) { @piece.agreements.order(:id).index_by(&:join_key) }
         def join_facts = memo(:join_facts) { @piece.join_facts.index_by(&:join_key) }
 
-        def memo(key) = @memo.fetch(key) { @memo[key] = yield }
+        def memo(key, &) = @memo.fetch(key, &)
+      end
+
+      # A piece as it was under its counters; memo keeps more that depends on nothing else.
+      class Snapshot
+        attr_reader :progress
+
+        delegate :work, :cast, :items, :people, :danced, :stage, :review, :lines, :agreements, :join_facts, to: :@score
+
+        def initialize(piece, score: Score.new(piece), progress: Records::Mapping::Learnings.progress(piece))
+          @score = score
+          @progress = progress
+          @memo = Memo.new
+          @held = {}
+        end
+
+        # The same piece, of whose log more was read.
+        def later(piece, seq)
+          Snapshot.new(piece, score: @score, progress: Records::Mapping::Learnings.progress_since(piece, @progress, seq))
+        end
+
+        def memo(key, &) = @memo.fetch(key, &)
 
         # The same for what depends on more than the piece, with a version of that.
         def held(key, version)
-          kept = @memo[key]
+          kept = @held[key]
           return kept.last if kept && kept.first == version
 
-          yield.tap { |made| @memo[key] = [version, made] }
+          made = yield
+          @held[key] = [version, made]
+          made
         end
       end
+
+      # A snapshot under the counters it was read at.
+      Kept = Struct.new(:work_version, :learning_seq, :snapshot)
 
       module_function
 
       def of(piece)
-        version = version(piece)
+        work_version, learning_seq = counters(piece)
         kept = @lock.synchronize { @kept[piece.id] }
-        return kept.last if kept&.first == version
+        return kept.snapshot if kept && kept.work_version == work_version && kept.learning_seq == learning_seq
 
-        Snapshot.new(piece).tap { |fresh| keep(piece.id, version, fresh) }
-      end
-
-      def version(piece)
-        row = Records::Base.connection.exec_query(VERSION, "version", [piece.id, piece.studio_id]).rows.first
-        [piece.updated_at, *row]
+        known = kept if kept && kept.work_version == work_version && kept.learning_seq < learning_seq
+        snapshot = known ? known.snapshot.later(piece, known.learning_seq) : Snapshot.new(piece)
+        keep(piece.id, Kept.new(work_version, learning_seq, snapshot))
       end
 
       # Forgets everything; specs that reuse row numbers need it.
       def clear = @lock.synchronize { @kept.clear }
 
-      def keep(id, version, snapshot)
+      def counters(piece)
+        Records::Base.connection.exec_query(VERSION, "counters", [piece.id]).rows.first
+      end
+
+      def keep(id, kept)
         @lock.synchronize do
           @kept.delete(id)
           @kept.shift if @kept.size >= MOST
-          @kept[id] = [version, snapshot]
+          @kept[id] = kept
         end
+        kept.snapshot
       end
     end
   end

@@ -15,8 +15,7 @@ module App
 
       def run
         people = @piece.learning_states.where(item_key: @key, rung: 1..).pluck(:person_id)
-        Records::LedgerEntry.add_all(people.map { |person| entry(person) })
-        Records::Mapping::Learnings.refold(@piece, people.map { |person| [person, @key] }) if people.any?
+        Records::Mapping::Learnings.append(@piece, people.map { |person| entry(person) }) if people.any?
         people.size
       end
 

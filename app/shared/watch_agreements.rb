@@ -4,19 +4,24 @@ module App
   module Shared
     # Does something to a piece and looks at its joins before and after: of those that were agreed and whose edge has
     # changed by it, both teachers are told, and everybody who had it is marked to be checked again. Nothing is reset.
+    # All within one transaction, alone on this piece; cells that may be marked are locked before anything else.
     class WatchAgreements
-      def self.around(piece, account, today)
-        touched = new(piece, account, today)
-        result = yield
-        touched.settle unless result.respond_to?(:ok?) && !result.ok?
-        result
+      # items: keys of further learning items whose cells the change may mark.
+      def self.around(piece, account, today, items: [])
+        piece.alone(:editing) do
+          touched = new(piece, account, today, items)
+          result = yield
+          touched.settle unless result.respond_to?(:ok?) && !result.ok?
+          result
+        end
       end
 
-      def initialize(piece, account, today)
+      def initialize(piece, account, today, items)
         @piece = piece
         @account = account
         @today = today
         @before = agreed
+        Records::Mapping::Learnings.hold(piece, [*@before, *items])
       end
 
       def settle

@@ -27,6 +27,11 @@ module Core
         people.count { |person| cells.fetch(person, NONE).rung >= at }.fdiv(people.size)
       end
 
+      # The same with some cells in place of theirs: {item key => {person id => Cell}}.
+      def with(newer)
+        Progress.new(@cells.merge(newer) { |_, old, cells| old.merge(cells) }, ladder:)
+      end
+
       # How far the whole thing is, 0 to 1: rungs climbed of those up to "learned", over people and items.
       # items: Items
       def total(items)

@@ -14,6 +14,12 @@ module Core
         (?<number>\d{1,2})#{MIRRORED}\s*\z/ix
       IN = /\A\s*in\s+(?<counts>\d{1,2})\s*[:,]\s*/i
 
+      # Whether a text takes eights from before it in its section.
+      def self.points_back?(text) = [OTHER_SIDE, REPEAT].any? { |way| way.match?(text) }
+
+      # The name of the section a text takes an eight from, or nil.
+      def self.names(text) = BORROWED.match(text)&.[](:name)
+
       # elsewhere: (section name, number) -> Line or nil.
       def initialize(vocabulary: Vocabulary::DEFAULT, feel: :even, elsewhere: ->(_name, _number) {})
         @vocabulary = vocabulary

@@ -28,6 +28,9 @@ module Core
       # [Movement::Line] of a section, one for each of its eights.
       def lines(section) = @lines[section.id] ||= read(section, section.rows)
 
+      # The eights of the section with a name; none where there is no such section.
+      def rows_named(name) = name ? @sections[Movement::Vocabulary.fold(name)]&.rows.to_a : []
+
       # [Movement::Line] of a link as danced.
       def link_lines(link)
         return plain_lines(link) unless link.mirrored

@@ -19,19 +19,46 @@ RSpec.describe Core::Joins::Agreement do
 
   def changed(first, second, **side) = agreed.changed(seam(first, second, **side))
 
-  it "stays when words change that are not danced, or eights that are not at the edge" do
-    expect(
-      changed(smoke.with(rows: [smoke.rows[0], smoke.rows[1].with(text: "1  Step right (softly) 8 hold")]), drift)
-    ).to eq []
+  def at_the_end(text) = smoke.with(rows: [smoke.rows[0], smoke.rows[1].with(text:)])
+
+  it "stays when spaces and capitals change, or eights that are not at the edge, or what the section is called" do
+    expect(changed(at_the_end("1  Step R 8 HOLD"), drift)).to eq []
     expect(changed(smoke, drift.with(rows: [drift.rows[0], drift.rows[1].with(text: "1 jump 2 clap")]))).to eq []
     expect(changed(smoke.with(name: "Fog", difficulty: 1.3), drift)).to eq []
+  end
+
+  it "does not move when the reader learns a word that is danced at the edge" do
+    smoke_with = at_the_end("1 step R 8 weathervane")
+    before = described_class.of(seam(smoke_with, drift))
+    known = Core::Movement::Vocabulary.new(own: [Core::Movement::Step.new(name: "weathervane", weights: [:left])])
+    piece = work(link(smoke_with), link(drift))
+    learned = Core::Joins::Seam.of(
+      Core::Joins::Sequence.new(piece.order).joins.first,
+      Core::Piece::Danced.new(piece, vocabulary: known)
+    )
+    aggregate_failures do
+      expect(learned.leaving.body.weight).not_to eq seam(smoke_with, drift).leaving.body.weight
+      expect(before.changed(learned)).to eq []
+    end
+  end
+
+  it "holds what an eight points to: the one before it on the other side, an eight of another section" do
+    pointing = at_the_end("o/s")
+    before = described_class.of(seam(pointing, drift))
+    earlier = pointing.with(rows: [pointing.rows[0].with(text: "1 kick R"), pointing.rows[1]])
+    expect(before.changed(seam(earlier, drift))).to eq [:leaving]
+
+    borrowing = at_the_end("as Drift eight 2")
+    before = described_class.of(seam(borrowing, drift))
+    expect(before.changed(seam(borrowing, drift.with(rows: [drift.rows[0], drift.rows[1].with(text: "1 jump")])))).to(
+      eq [:leaving]
+    )
   end
 
   it "says which edge changed: its steps, its body, its counts, its side, its groups" do
     {
       [smoke.with(rows: [smoke.rows[0], smoke.rows[1].with(text: "1 step R 7 hold")]), drift] => [:leaving],
       [smoke, drift.with(rows: [drift.rows[0].with(text: "1 step R"), drift.rows[1]])] => [:entering],
-      [smoke.with(rows: [smoke.rows[0].with(text: "1 step R 2 turn half right"), smoke.rows[1]]), drift] => [:leaving],
       [smoke.with(exit: { facing: 3 }), drift.with(entry: { facing: 3 })] => %i[leaving entering],
       [smoke.with(rows: [smoke.rows[0], smoke.rows[1].with(counts: 9)]), drift] => [:leaving],
       [smoke, drift.with(parts: [Core::Piece::Part.new(group: "g", offset: 2)])] => [:entering]

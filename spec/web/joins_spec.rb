@@ -146,7 +146,7 @@ RSpec.describe "joins", :web do
         { "rows" => { "1" => { "text" => text, "counts" => "8" } }, "lock_version" => section.reload.lock_version }
       )
     end
-    save.call("1 step L 8 step R (softly)")
+    save.call("1  Step L 8 step R")
     expect(standing.state).to eq :agreed
     save.call("1 step L 8 kick R")
     expect([standing.state, standing.changed]).to eq [:changed, [:leaving]]

@@ -51,7 +51,7 @@ RSpec.describe "steps", :web do
     )
     expect(piece.ledger_entries.where(kind: "changed").pluck(:note).uniq).to eq ["eight 2 changed"]
     expect(get("/pieces/#{piece.id}/steps?section=#{section.id}").body).to include(
-      "Ada Test, Bram Test",
+      "Ada Test and Bram Test",
       "2 dancers have the old one"
     )
   end
@@ -209,7 +209,7 @@ RSpec.describe "steps", :web do
     )
     piece.touch
     expect(
-      get("/pieces/#{piece.id}/steps?section=#{spiral.id}").body
+      get("/pieces/#{piece.id}/steps?section=#{spiral.id}").body.squish
     ).to include "Spiral (link 4) parts from link 2 at eight 2, count 3, after 8 counts alike."
   end
 end

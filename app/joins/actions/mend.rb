@@ -14,13 +14,14 @@ module App
         end
 
         def run
-          @piece.with_lock do
+          @piece.alone(:editing) do
             if @params["lock_version"].to_i != @piece.lock_version
               next Shared::Result.no({ base: I18n.t("mends.moved_on") })
             end
 
-            before = last_revision
-            Shared::WatchAgreements.around(@piece, @account, @today) do
+            before = nil
+            Shared::WatchAgreements.around(@piece, @account, @today, items: marked) do
+              before = last_revision
               ApplyMend.new(@piece, @shown.work, @shown.after, @account, @today).run(@shown.text)
             end
             Shared::Result.ok("/pieces/#{@piece.id}/revisions/#{before}/restore")
@@ -28,6 +29,9 @@ module App
         end
 
         private
+
+        # What a mend may mark: all that is taught of the sections, and the differences.
+        def marked = @piece.learning_states.where("item_key ~ '^[sd]'").distinct.pluck(:item_key)
 
         # The piece as it was, kept as a revision to come back to.
         def last_revision

@@ -42,14 +42,7 @@ module App
         end
 
         def write(keys)
-          Records::LedgerEntry.transaction do
-            Records::LedgerEntry.insert_all(
-              keys.map { |person, key| entry(person, key) },
-              unique_by: %i[studio_id client_id],
-              record_timestamps: false
-            )
-            Records::Mapping::Learnings.refold(@piece, keys)
-          end
+          Records::Mapping::Learnings.append(@piece, keys.map { |person, key| entry(person, key) })
         end
 
         def entry(person, key)

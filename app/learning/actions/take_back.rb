@@ -13,27 +13,29 @@ module App
 
         def run
           piece = @entry.piece
-          rows = Records::LedgerEntry.transaction do
-            undo(piece) unless piece.ledger_entries.exists?(undoes_id: @entry.id)
-            Records::Mapping::Learnings.refold(piece, [[@entry.person_id, @entry.item_key]])
-          end
+          rows = undone?(piece) ? refold(piece) : Records::Mapping::Learnings.append(piece, [undoing(piece)])
           CellStates.new(piece, rows, @today).to_a
         end
 
         private
 
-        def undo(piece)
-          piece.ledger_entries.create!(
+        def undone?(piece) = piece.ledger_entries.exists?(undoes_id: @entry.id)
+        def refold(piece) = Records::Mapping::Learnings.refold(piece, [[@entry.person_id, @entry.item_key]])
+
+        def undoing(piece)
+          {
             studio_id: piece.studio_id,
+            piece_id: piece.id,
             person_id: @entry.person_id,
             item_key: @entry.item_key,
             kind: "undone",
             undoes_id: @entry.id,
-            account: @account,
+            account_id: @account.id,
             by_name: @account.name,
+            client_id: "undo:#{@entry.id}",
             day: @today,
             created_at: Shared::Clock.now
-          )
+          }
         end
       end
     end

@@ -35,7 +35,7 @@ module App
         end
 
         def change(summary)
-          @piece.with_lock do
+          @piece.alone(:editing) do
             before = @piece.revisions.maximum(:number)
             yield
             links.each_with_index { |link, i| link.update!(position: i + 1) }

@@ -15,8 +15,7 @@ module App
         end
 
         def run
-          Records::Piece.transaction do
-            @piece.lock!
+          @piece.alone(:editing) do
             @work.sections.each { |section| bring_back(section) }
             replace_links
             @piece.touch

@@ -13,20 +13,24 @@ module App
         end
 
         def run
-          @section.with_lock do
-            if @params["lock_version"].to_i != @section.lock_version
-              next Shared::Result.no({ base: I18n.t("sections.conflict") }, :conflict)
+          today = @section.studio.today(Shared::Clock.now)
+          Shared::WatchAgreements.around(@piece, @member.account, today) do
+            @section.lock!
+            if @params["lock_version"].to_i == @section.lock_version
+              checked
+            else
+              Shared::Result.no({ base: I18n.t("sections.conflict") }, :conflict)
             end
-
-            @section.assign_attributes(fields)
-            faults = errors
-            next Shared::Result.no(faults) if faults.any?
-
-            Shared::WatchAgreements.around(@piece, @member.account, @section.studio.today(Shared::Clock.now)) { save }
           end
         end
 
         private
+
+        def checked
+          @section.assign_attributes(fields)
+          faults = errors
+          faults.any? ? Shared::Result.no(faults) : save
+        end
 
         def fields
           {

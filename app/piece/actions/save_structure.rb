@@ -17,7 +17,7 @@ module App
           blocking = ApplyStructure.blocking(@structure)
           return Shared::Result.no({ structure: I18n.t("structure.mend_first", count: blocking.size) }) if blocking.any?
 
-          @piece.with_lock do
+          @piece.alone(:editing) do
             if @params["lock_version"].to_i != @piece.lock_version
               next Shared::Result.no({ structure: I18n.t("structure.conflict") }, :conflict)
             end

@@ -17,12 +17,13 @@ module App
           faults = errors
           return Shared::Result.no(faults) if faults.any?
 
-          @section.with_lock do
-            if @params["lock_version"].to_i != @section.lock_version
-              next Shared::Result.no({ base: I18n.t("sections.conflict") }, :conflict)
+          Shared::WatchAgreements.around(@piece, @account, @today) do
+            @section.lock!
+            if @params["lock_version"].to_i == @section.lock_version
+              save
+            else
+              Shared::Result.no({ base: I18n.t("sections.conflict") }, :conflict)
             end
-
-            Shared::WatchAgreements.around(@piece, @account, @today) { save }
           end
         end
 

@@ -20,16 +20,17 @@ module App
           faults = @text.faults
           return Shared::Result.no({ rows: faults.first }) if faults.any?
 
-          @section.with_lock do
-            if @params["lock_version"].to_i != @section.lock_version
-              next Shared::Result.no({ rows: I18n.t("sections.conflict") }, :conflict)
-            end
+          Shared::WatchAgreements.around(@piece, @account, @today, items: ["s#{@section.id}"]) do
+            @section.lock!
+            next conflict if @params["lock_version"].to_i != @section.lock_version
 
-            Shared::WatchAgreements.around(@piece, @account, @today) { Shared::Result.ok(save) }
+            Shared::Result.ok(save)
           end
         end
 
         private
+
+        def conflict = Shared::Result.no({ rows: I18n.t("sections.conflict") }, :conflict)
 
         def save
           before = lines

@@ -18,21 +18,26 @@ module App
         end
 
         def run
-          if @params["lock_version"].to_i != @piece.lock_version
-            return Shared::Result.no({ changes: I18n.t("changes.taken") })
-          end
-
           made = changes
           if made.apply(@rows.map { |row| core(row.counts, row.text) }).empty?
             return Shared::Result.no({ changes: I18n.t("changes.nothing_left") })
           end
 
-          Shared::WatchAgreements.around(@piece, @account, @today) { Shared::Result.ok(save(made)) }
+          Shared::WatchAgreements.around(@piece, @account, @today, items: [own_item]) do
+            next Shared::Result.no({ changes: I18n.t("changes.taken") }) if taken?
+
+            Shared::Result.ok(save(made))
+          end
         rescue Core::ValueError
           Shared::Result.no({ changes: I18n.t("changes.counts") })
         end
 
         private
+
+        def own_item = "d#{@link.id}"
+
+        # Whether somebody else changed the piece since the form was opened.
+        def taken? = @params["lock_version"].to_i != @piece.lock_version
 
         def changes
           Core::Piece::Changes.new(replace: replaced, drop: dropped, insert_after: added)
@@ -59,23 +64,15 @@ module App
         def core(counts, text) = Core::Piece::Row.new(counts:, text:)
 
         def save(made)
-          Records::Piece.transaction do
-            @piece.lock!
-            before = @link.changes_made
-            @link.update!(changes_made: Records::Mapping::Works.made(made))
-            @piece.touch
-            Shared::KeepRevision.new(@piece, @account).record(
-              "#{@link.section.name}: changes in link #{@link.position}"
-            )
-            count =
-              if before == @link.changes_made
-                0
-              else
-                Shared::MarkChanged.new(@piece, "d#{@link.id}", made.touched, @account, @today).run
-              end
-            I18n.t(count.positive? ? "changes.saved_marked" : "changes.saved", count:)
-          end
+          before = @link.changes_made
+          @link.update!(changes_made: Records::Mapping::Works.made(made))
+          count = before == @link.changes_made ? 0 : mark(made)
+          @piece.touch
+          Shared::KeepRevision.new(@piece, @account).record("#{@link.section.name}: changes in link #{@link.position}")
+          I18n.t(count.positive? ? "changes.saved_marked" : "changes.saved", count:)
         end
+
+        def mark(made) = Shared::MarkChanged.new(@piece, own_item, made.touched, @account, @today).run
       end
     end
   end
