@@ -2,52 +2,45 @@
 
 module App
   module Reading
-    # How a join stands: what the rules find, whether it was agreed in the room, whether an edge changed since.
+    # A join with how it stands (Core::Joins::Standing), what was agreed of it, whose it is and who has it.
     class JoinStanding
-      attr_reader :held
+      delegate :held, :changed, :agreed?, :state, :settled?, :on_the_spine, to: :@standing
 
+      # held: Core::Joins::Review::Held; snapshot: PieceSnapshots::Snapshot.
       def initialize(held, snapshot)
-        @held = held
         @snapshot = snapshot
+        @item = snapshot.items.of_join(held.join.index)
+        @standing = Core::Joins::Standing.new(held, agreed: agreed_edges(held.join), share:)
       end
 
       def join = held.join
       def index = join.index
       def open = held.open
 
-      def agreement
-        @agreement ||= (@snapshot.agreements[join.key] if @snapshot.agreements[join.key]&.kind == "agreed")
-      end
+      # The newest line of its history, where that is an agreement: Records::Agreement or nil.
+      def agreement = agreement_of(join)
 
-      def changed = @changed ||= agreement ? told.changed(held.seam) : []
-      def agreed? = !agreement.nil? && changed.empty?
-
-      # :changed, :agreed, or the worst the rules find.
-      def state
-        return :changed if changed.any?
-
-        agreed? ? :agreed : held.verdict
-      end
-
-      def settled? = %i[agreed fits caution].include?(state)
       def owner_id = @snapshot.join_facts[join.key]&.owner_id || join.owner
       def note = @snapshot.join_facts[join.key]&.note.to_s
 
-      # Share of those in it who have it at slow counts.
-      def share
-        item = @snapshot.items.of_join(index)
-        @snapshot.progress.share(@snapshot.items.dancers(item), item.key, at: 2)
-      end
-
-      def have
-        item = @snapshot.items.of_join(index)
-        dancers = @snapshot.items.dancers(item)
-        [dancers.count { |who| @snapshot.progress.rung(who, item.key) >= 2 }, dancers.size]
-      end
+      # [how many have it at slow counts, how many dance it].
+      def have = @have ||= [dancers.count { |who| @snapshot.progress.rung(who, @item.key) >= slow }, dancers.size]
 
       private
 
-      def told = Core::Joins::Agreement.new(leaving: agreement.leaving_digest, entering: agreement.entering_digest)
+      def agreement_of(join)
+        newest = @snapshot.agreements[join.key]
+        newest if newest&.kind == "agreed"
+      end
+
+      def agreed_edges(join)
+        row = agreement_of(join)
+        row && Core::Joins::Agreement.new(leaving: row.leaving_digest, entering: row.entering_digest)
+      end
+
+      def dancers = @snapshot.items.dancers(@item)
+      def slow = @snapshot.progress.ladder.index("slow")
+      def share = dancers.empty? ? nil : have.first.fdiv(have.last)
     end
   end
 end

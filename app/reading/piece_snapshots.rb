@@ -71,7 +71,8 @@ module App
 
         # The same piece, of whose log more was read.
         def later(piece, seq)
-          Snapshot.new(piece, score: @score, progress: Records::Mapping::Learnings.progress_since(piece, @progress, seq))
+          progress = Records::Mapping::Learnings.progress_since(piece, @progress, seq)
+          Snapshot.new(piece, score: @score, progress:)
         end
 
         def memo(key, &) = @memo.fetch(key, &)

@@ -30,6 +30,12 @@ module App
       def forks_of_piece = @forks_of_piece ||= snapshot.danced.forks
       def stage = snapshot.stage
 
+      # Those present today by the register, or nil.
+      def present
+        @present = Reading::Present.of(piece.studio, today) unless defined?(@present)
+        @present
+      end
+
       def standings
         @standings ||=
           snapshot.memo(:standings) { snapshot.review.joins.map { |held| Reading::JoinStanding.new(held, snapshot) } }

@@ -34,13 +34,14 @@ module Core
 
       # Who cannot be seen from the front: [[hidden, behind whom], …].
       def hidden
-        people.permutation(2)
-          .select do |behind, front|
-            (spots[behind].x - spots[front].x).abs < HIDDEN && spots[behind].y > spots[front].y
-          end
-          .group_by(&:first)
+        covered = people.permutation(2).select { |behind, front| covers?(spots[front], spots[behind]) }
+        covered.group_by(&:first)
           .map { |behind, pairs| [behind, pairs.map(&:last).max_by { |front| spots[front].y }] }
       end
+
+      private
+
+      def covers?(front, behind) = (behind.x - front.x).abs < HIDDEN && behind.y > front.y
     end
   end
 end

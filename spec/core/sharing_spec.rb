@@ -6,13 +6,14 @@ RSpec.describe Core::Piece::Sharing do
   # Every cut and every assignment, measured one by one.
   def all(sharing, sections)
     size = sharing.phrases.size
-    (1...size).to_a.combination(sections - 1)
-      .flat_map do |cuts|
-        edges = [0, *cuts, size].each_cons(2).map { |from, to| [from, to - 1] }
-        sharing.teachers.repeated_permutation(sections)
-          .map { |teachers| sharing.measure(edges.zip(teachers).map { |edge, teacher| [*edge, teacher] }) }
-      end
-      .select { |proposal| sections < sharing.teachers.size || (sharing.teachers - proposal.blocks.map(&:last)).empty? }
+    cut = (1...size).to_a.combination(sections - 1).flat_map do |cuts|
+      edges = [0, *cuts, size].each_cons(2).map { |from, to| [from, to - 1] }
+      sharing.teachers.repeated_permutation(sections)
+        .map { |teachers| sharing.measure(edges.zip(teachers).map { |edge, teacher| [*edge, teacher] }) }
+    end
+    cut.select do |proposal|
+      sections < sharing.teachers.size || (sharing.teachers - proposal.blocks.map(&:last)).empty?
+    end
   end
 
   def uneven(proposal) = [proposal.loads.values.max, proposal.loads.values.sum { |minutes| minutes**2 }]

@@ -51,11 +51,13 @@ class PlanValidator
   end
 
   def bounds
-    @everything.reject do |b|
-      window = @windows[b["window"]]
-      (b["start"] % @problem["grid"]).zero? && (b["minutes"] % @problem["grid"]).zero? && b["start"] >= 0 &&
-        b["start"] + b["minutes"] <= clock(window["end"]) - clock(window["start"])
-    end.map { |b| "#{name(b)} leaves its window or the grid" }
+    @everything.reject { |b| within?(b) }.map { |b| "#{name(b)} leaves its window or the grid" }
+  end
+
+  def within?(block)
+    window = @windows[block["window"]]
+    (block["start"] % @problem["grid"]).zero? && (block["minutes"] % @problem["grid"]).zero? && block["start"] >= 0 &&
+      block["start"] + block["minutes"] <= clock(window["end"]) - clock(window["start"])
   end
 
   def doubles
@@ -80,12 +82,11 @@ class PlanValidator
   end
 
   def capacity
-    @everything
-      .select do |b|
-        @windows[b["window"]]["rooms"].find { |r| r["id"] == b["room"] }["capacity"] <
-          (@tasks[b["task"]] || b)["dancers"].size
-      end
-      .map { |b| "#{name(b)} in too small a room" }
+    small = @everything.select do |b|
+      room = @windows[b["window"]]["rooms"].find { |r| r["id"] == b["room"] }
+      room["capacity"] < (@tasks[b["task"]] || b)["dancers"].size
+    end
+    small.map { |b| "#{name(b)} in too small a room" }
   end
 
   def precedence

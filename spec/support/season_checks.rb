@@ -48,11 +48,10 @@ class SeasonChecks
   def say(call, what) = "#{names[call.who]} #{what} on #{call.rehearsal.date} (#{call.title})"
 
   def outside
-    @slots
-      .reject do |slot|
-        slot.start_minute >= slot.rehearsal.start_minute && slot.end_minute <= slot.rehearsal.end_minute
-      end
-      .map { |slot| "#{slot.title} leaves its rehearsal on #{slot.rehearsal.date}" }
+    leaving = @slots.reject do |slot|
+      slot.start_minute >= slot.rehearsal.start_minute && slot.end_minute <= slot.rehearsal.end_minute
+    end
+    leaving.map { |slot| "#{slot.title} leaves its rehearsal on #{slot.rehearsal.date}" }
   end
 
   def cancelled
@@ -80,12 +79,11 @@ class SeasonChecks
   end
 
   def crowded
-    @slots.reject(&:frame?)
-      .select do |slot|
-        slot.slot_people.count { |each| each.role == "dancer" } > slot.room.capacity ||
-          slot.rehearsal.rooms.exclude?(slot.room)
-      end
-      .map { |slot| "#{slot.room.name} cannot hold #{slot.title} on #{slot.rehearsal.date}" }
+    full = @slots.reject(&:frame?).select do |slot|
+      slot.slot_people.count { |each| each.role == "dancer" } > slot.room.capacity ||
+        slot.rehearsal.rooms.exclude?(slot.room)
+    end
+    full.map { |slot| "#{slot.room.name} cannot hold #{slot.title} on #{slot.rehearsal.date}" }
   end
 
   def absences
@@ -143,9 +141,10 @@ class SeasonChecks
   def together
     most = @studio.setting("max_continuous")
     rest = @studio.setting("rest")
-    work.group_by { |each| [each.who, each.rehearsal.id] }.values.select do |same|
+    tired = work.group_by { |each| [each.who, each.rehearsal.id] }.values.select do |same|
       minutes = same.flat_map { |each| (each.from...each.to).to_a }.uniq.sort
       minutes.slice_when { |one, other| other - one - 1 >= rest }.any? { |run| run.last - run.first + 1 > most }
-    end.map { |same| say(same.first, "has no rest") }
+    end
+    tired.map { |same| say(same.first, "has no rest") }
   end
 end

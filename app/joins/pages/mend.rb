@@ -25,9 +25,7 @@ module App
         def repeated? = order.links.count { |placed| placed.section.id == order.links[mend.link - 1].section.id } > 1
         def after = @after ||= mend.apply(work, here_only: here_only?)
 
-        def changes
-          danced_changes + sides + stated + holds
-        end
+        def changes = effect.changes.map { |found| change(found) }
 
         # [[name, before, after], …] of joins whose verdict differs afterwards.
         def joins_after
@@ -38,7 +36,7 @@ module App
             .map { |now, old| [now.join.name, old, now.verdict] }
         end
 
-        def counts_after = after.order.total_counts - work.order.total_counts
+        def counts_after = effect.counts
 
         # How many dancers were shown what changes.
         def taught_old
@@ -48,66 +46,42 @@ module App
 
         private
 
-        def danced_changes
-          order.links.zip(after.links).flat_map do |placed, link|
-            old = placed.link.danced
-            new = link.danced
-            shift = new.size - old.size
-            added =
-              new.first([shift, 0].max)
-                .map do |danced|
-                  Change.new(where: I18n.t("mends.before", name: link.name), before: "", after: danced.row.text)
-                end
-            pairs = new.drop([shift, 0].max).zip(old).reject { |now, was| now.row == was&.row }
-            added +
-              pairs.map do |now, was|
-                Change.new(
-                  where: I18n.t("mends.eight", name: link.name, eight: old.index(was).to_i + 1, index: placed.index),
-                  before: shown(was.row),
-                  after: shown(now.row)
-                )
-              end
-          end.uniq { |change| [change.before, change.after, change.where.sub(/\d+\z/, "")] }
+        def effect = @effect ||= Core::Joins::MendEffect.new(work, after)
+
+        def change(found)
+          before, after = %i[before after].map { |which| value_words(found, which) }
+          Change.new(where: where(found), before:, after:)
         end
 
-        def shown(row)
-          [
-            row.text,
-            ("“#{row.name}”" unless row.name == ""),
-            ("#{row.counts} counts" unless row.counts == 8)
-          ].compact.join(" · ")
-        end
-
-        def sides
-          order.links.zip(after.links)
-            .reject { |placed, link| placed.link.mirrored == link.mirrored }
-            .map do |placed, link|
-              Change.new(where: I18n.t("mends.side", name: link.name), before: side(placed.link), after: side(link))
-            end
-        end
-
-        def side(link) = I18n.t(link.mirrored ? "mends.other_side" : "mends.as_taught")
-
-        def stated
-          pairs =
-            work.sections.zip(after.sections)
-              .flat_map do |old, new|
-                %i[entry exit].filter_map do |edge|
-                  [old, new, edge] unless old.public_send(edge) == new.public_send(edge)
-                end
-              end
-          pairs.map do |old, new, edge|
-            Change.new(
-              where: I18n.t("mends.#{edge}", name: old.name),
-              before: edge_words(old.public_send(edge)),
-              after: edge_words(new.public_send(edge))
-            )
+        def where(found)
+          case found.kind
+          when :added then I18n.t("mends.before", name: found.name)
+          when :eight then I18n.t("mends.eight", name: found.name, eight: found.eight, index: found.index)
+          when :hold then I18n.t("mends.hold", group: group_names[found.group])
+          else I18n.t("mends.#{found.kind}", name: found.name)
           end
         end
 
+        def value_words(found, which)
+          value = found.public_send(which)
+          case found.kind
+          when :added then value&.text.to_s
+          when :eight then row_words(value)
+          when :side then I18n.t(value.mirrored ? "mends.other_side" : "mends.as_taught")
+          when :hold then value.to_s
+          else edge_words(value)
+          end
+        end
+
+        def row_words(row)
+          name = "“#{row.name}”" unless row.name == ""
+          counts = "#{row.counts} counts" unless row.counts == 8
+          [row.text, name, counts].compact.join(" · ")
+        end
+
         def edge_words(stated)
-          words = stated.map { |name, value| edge_word(name, value) }
-          words.empty? ? I18n.t("joins.not_stated") : words.join(", ")
+          said = stated.map { |name, value| edge_word(name, value) }
+          said.empty? ? I18n.t("joins.not_stated") : said.join(", ")
         end
 
         def edge_word(name, value)
@@ -118,19 +92,6 @@ module App
           when :hands then value.empty? ? I18n.t("joins.empty_hands") : I18n.t("joins.in_hand", what: value)
           else value.to_s
           end
-        end
-
-        def holds
-          work.sections.zip(after.sections)
-            .flat_map { |old, new| old.parts.zip(new.parts) }
-            .reject { |old, new| old == new }
-            .map do |old, new|
-              Change.new(
-                where: I18n.t("mends.hold", group: group_names[old.group]),
-                before: old.hold_after.to_s,
-                after: new.hold_after.to_s
-              )
-            end
         end
       end
     end

@@ -27,10 +27,15 @@ module App
 
         def bring_back(section)
           row = @piece.sections.find_by(id: section.id) or return
-          teacher = row.studio.people.find_by(id: section.choreographer)
-          row.update!(
+          row.update!(**facts(section), choreographer: row.studio.people.find_by(id: section.choreographer))
+          section.parts.each { |part| bring_back_part(row, part) }
+          row.eights.delete_all
+          Records::Eight.add_all(section.rows.each_with_index.map { |eight, i| eight_row(row, eight, i + 1) })
+        end
+
+        def facts(section)
+          {
             name: section.name,
-            choreographer: teacher,
             difficulty: section.difficulty,
             method_preset: section.method,
             minutes: section.minutes,
@@ -38,13 +43,12 @@ module App
             feel: section.feel,
             stated_entry: plain(section.entry),
             stated_exit: plain(section.exit)
-          )
-          section.parts.each do |part|
-            row.parts.where(group_id: part.group.to_i)
-              .update_all(start_offset: part.offset, hold_before: part.hold_before, hold_after: part.hold_after)
-          end
-          row.eights.delete_all
-          Records::Eight.add_all(section.rows.each_with_index.map { |eight, i| eight_row(row, eight, i + 1) })
+          }
+        end
+
+        def bring_back_part(row, part)
+          row.parts.where(group_id: part.group.to_i)
+            .update_all(start_offset: part.offset, hold_before: part.hold_before, hold_after: part.hold_after)
         end
 
         def plain(edge) = edge.to_h { |name, value| [name.to_s, value.is_a?(Symbol) ? value.to_s : value] }

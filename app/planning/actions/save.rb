@@ -67,12 +67,9 @@ module App
 
         # Eights of the section a lesson teaches; nil for other tasks.
         def whole(task)
-          (
-            return unless %w[learn make].include?(task.kind)
+          return unless %w[learn make].include?(task.kind)
 
-            work.sections.find { |section| task.sections == [section.id] }&.rows&.size
-
-          )
+          work.sections.find { |section| task.sections == [section.id] }&.rows&.size
         end
 
         def slot(plan, rehearsal, block)

@@ -174,9 +174,11 @@ module App
           return seam(slot) if slot.kind == "join"
           return "" unless slot.from_link&.between?(1, links.size)
 
-          link = links[slot.from_link - 1]
-          share = (slot.minutes / 45.0).clamp(0.35, 1)
-          tall = (ROW - 10) * share
+          lesson(slot, links[slot.from_link - 1])
+        end
+
+        def lesson(slot, link)
+          tall = (ROW - 10) * (slot.minutes / 45.0).clamp(0.35, 1)
           Shared::Drawing.tag(
             :rect,
             Shared::Drawing.title(tip(slot)),
@@ -214,21 +216,24 @@ module App
 
         # Bars of a rehearsal stand at the right of its column, in order of time.
         def bar(slot, order, count)
-          from = (slot.from_link || 1).clamp(1, links.size)
-          to = (slot.to_link || links.size).clamp(from, links.size)
           wide = [step * 0.2, 9, (step * 0.54 / count) - 1.3].min
-          left = x(slot.rehearsal_id) + step - 1 - ((count - order) * (wide + 1.3))
+          top, bottom = bar_ends(slot)
           Shared::Drawing.tag(
             :rect,
             Shared::Drawing.title(tip(slot)),
-            x: left,
-            y: y(from) + 4,
+            x: x(slot.rehearsal_id) + step - 1 - ((count - order) * (wide + 1.3)),
+            y: top + 4,
             width: wide,
-            height: y(to + 1) - y(from) - 8,
+            height: bottom - top - 8,
             rx: wide / 2,
             class: "#{slot.kind}#{pinned(slot)}",
             **handle(slot)
           )
+        end
+
+        def bar_ends(slot)
+          from = (slot.from_link || 1).clamp(1, links.size)
+          [y(from), y((slot.to_link || links.size).clamp(from, links.size) + 1)]
         end
 
         def tip(slot)

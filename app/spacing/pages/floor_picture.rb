@@ -41,36 +41,28 @@ module App
 
         private
 
-        def boards
-          left = x(-@page.width / 2)
-          Shared::Drawing.tag(
-            :rect,
-            x: left,
-            y: TOP,
-            width: @page.width * SCALE,
-            height: @page.depth * SCALE,
-            class: "boards"
-          ) +
-            (1...(@page.depth * 2).floor)
-              .map do |i|
-                Shared::Drawing.tag(
-                  :line,
-                  x1: left,
-                  x2: left + (@page.width * SCALE),
-                  y1: y(i / 2.0),
-                  y2: y(i / 2.0),
-                  class: "board"
-                )
-              end
-              .join + Shared::Drawing.tag(:line, x1: x(0), x2: x(0), y1: TOP, y2: y(0), class: "middle") +
-            Shared::Drawing.text(
-              I18n.t("floor.audience"),
-              x: x(0),
-              y: y(0) + 24,
-              text_anchor: "middle",
-              class: "audience"
-            ) +
-            Shared::Drawing.text(I18n.t("floor.back"), x: x(0), y: TOP - 9, text_anchor: "middle", class: "audience")
+        def boards = floor + planks.join + middle + words
+
+        def left = x(-@page.width / 2)
+        def wide = @page.width * SCALE
+
+        def floor
+          Shared::Drawing.tag(:rect, x: left, y: TOP, width: wide, height: @page.depth * SCALE, class: "boards")
+        end
+
+        def planks
+          (1...(@page.depth * 2).floor).map do |half_metres|
+            at = y(half_metres / 2.0)
+            Shared::Drawing.tag(:line, x1: left, x2: left + wide, y1: at, y2: at, class: "board")
+          end
+        end
+
+        def middle = Shared::Drawing.tag(:line, x1: x(0), x2: x(0), y1: TOP, y2: y(0), class: "middle")
+
+        def words
+          { "floor.audience" => y(0) + 24, "floor.back" => TOP - 9 }.map do |key, at|
+            Shared::Drawing.text(I18n.t(key), x: x(0), y: at, text_anchor: "middle", class: "audience")
+          end.join
         end
 
         # Metres from the middle along the front edge.
@@ -124,32 +116,29 @@ module App
 
         def spot(person, spot, hidden)
           name = @page.people[person]&.name || "?"
-          label =
-            I18n.t(
-              "floor.spot",
-              name:,
-              initials: initials(name),
-              across: across(spot.x),
-              deep: Shared::Drawing.plain(spot.y),
-              facing: I18n.t("facings")[spot.facing - 1]
-            )
-          classes = [
-            "spot",
-            ("pinned" if spot.pinned),
-            ("hidden-one" if hidden),
-            ("off-floor" if @page.off.include?(person))
-          ].compact.join(" ")
+          label = spot_label(name, spot)
           Shared::Drawing.tag(
             :g,
             Shared::Drawing.title(label) + mark(person, spot) +
               Shared::Drawing.text(initials(name), y: 4, text_anchor: "middle", class: "who"),
             transform: "translate(#{Shared::Drawing.plain(x(spot.x))} #{Shared::Drawing.plain(y(spot.y))})",
-            class: classes,
+            class: spot_classes(person, spot, hidden),
             data_p: person,
             tabindex: 0,
             role: "button",
             aria_label: label
           )
+        end
+
+        def spot_label(name, spot)
+          deep = Shared::Drawing.plain(spot.y)
+          facing = I18n.t("facings")[spot.facing - 1]
+          I18n.t("floor.spot", name:, initials: initials(name), across: across(spot.x), deep:, facing:)
+        end
+
+        def spot_classes(person, spot, hidden)
+          facts = { "pinned" => spot.pinned, "hidden-one" => hidden, "off-floor" => @page.off.include?(person) }
+          ["spot", *facts.select { |_, so| so }.keys].join(" ")
         end
 
         def mark(person, spot)

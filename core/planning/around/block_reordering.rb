@@ -60,11 +60,8 @@ module Core
       end
 
       def blocks_of(window, jobs = @work)
-        jobs
-          .flat_map do |job|
-            @table.blocks[job.at].select { |block| block.window == window }.map { |block| [job, block] }
-          end
-          .sort_by { |job, block| [block.start, job.at] }
+        pairs = jobs.flat_map { |job| @table.blocks[job.at].map { |block| [job, block] } }
+        pairs.select { |_, block| block.window == window }.sort_by { |job, block| [block.start, job.at] }
       end
 
       def again(window, wishes, blocks)

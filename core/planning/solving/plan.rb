@@ -129,17 +129,19 @@ module Core
         )
       end
 
+      # From and to of an entry in minutes of a window.
+      def within(window, entry)
+        [entry[:from] - window.start, entry[:to] - window.start].map { |at| at.clamp(0, window.minutes) }
+      end
+
       # What somebody rehearses beside this problem in a window.
       def other_work(who, window)
         @other ||=
           @problem.unavailable
             .select { |entry| entry[:work] && entry[:from] }
             .group_by { |entry| [entry[:who], entry[:date]] }
-        @other.fetch([who, window.date], [])
-          .map do |entry|
-            [entry[:from] - window.start, entry[:to] - window.start].map { |at| at.clamp(0, window.minutes) }
-          end
-          .select { |from, to| from < to }
+        spans = @other.fetch([who, window.date], []).map { |entry| within(window, entry) }
+        spans.select { |from, to| from < to }
       end
     end
   end

@@ -68,11 +68,8 @@ module Core
 
       # [[job, block], …] in order of time.
       def blocks(window)
-        @frame.jobs
-          .flat_map do |job|
-            @table.blocks[job.at].select { |block| block.window == window }.map { |block| [job, block] }
-          end
-          .sort_by { |_, block| block.start }
+        pairs = @frame.jobs.flat_map { |job| @table.blocks[job.at].map { |block| [job, block] } }
+        pairs.select { |_, block| block.window == window }.sort_by { |_, block| block.start }
       end
 
       def one_after_another?(pairs) = pairs.each_cons(2).all? { |(_, a), (_, b)| a.end <= b.start }
