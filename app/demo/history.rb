@@ -60,7 +60,7 @@ module App
 
       def items_of(slot)
         unless %w[chain run].include?(slot.kind)
-          return [@items.all.find { |item| slot.task_key.end_with?("-#{item.key}") }].compact
+          return [@items.all.find { |item| Core::Planning::TaskKey.subject(slot.task_key) == item.key }].compact
         end
 
         inside =

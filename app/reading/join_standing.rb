@@ -24,7 +24,7 @@ module App
       def note = @snapshot.join_facts[join.key]&.note.to_s
 
       # [how many have it at slow counts, how many dance it].
-      def have = @have ||= [dancers.count { |who| @snapshot.progress.rung(who, @item.key) >= slow }, dancers.size]
+      def have = @have ||= [dancers.count { |who| @snapshot.progress.at_least?(who, @item.key, "slow") }, dancers.size]
 
       private
 
@@ -39,7 +39,6 @@ module App
       end
 
       def dancers = @snapshot.items.dancers(@item)
-      def slow = @snapshot.progress.ladder.index("slow")
       def share = dancers.empty? ? nil : have.first.fdiv(have.last)
     end
   end

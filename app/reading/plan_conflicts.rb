@@ -63,9 +63,9 @@ module App
         t(
           kind,
           day: Shared::Dates.day(date),
-          names: list(who.map { |id| name(id[1..].to_i) }.sort),
+          names: list(who.map { |id| name(Records::Mapping::Identifiers.row(id)) }.sort),
           count: who.size,
-          room: rooms[room[1..].to_i],
+          room: rooms[Records::Mapping::Identifiers.row(room)],
           tasks: list(same.map { |upset| slots.fetch(upset.task).title }.uniq)
         )
       end

@@ -49,9 +49,11 @@ module App
       # Names of people, tasks and rehearsals, for sentences.
       def names
         @names ||= {
-          **@studio.people.pluck(:id, :name).to_h { |id, name| [Records::Mapping::Seasons.person(id), name] },
+          **@studio.people.pluck(:id, :name).to_h { |id, name| [Records::Mapping::Identifiers.person(id), name] },
           **tasks.to_h { |task| [task.id, TaskTitles.of(task)] },
-          **season.rehearsals.to_h { |rehearsal| ["w#{rehearsal.id}", Shared::Dates.day(rehearsal.date)] }
+          **season.rehearsals.to_h do |rehearsal|
+            [Records::Mapping::Identifiers.window(rehearsal.id), Shared::Dates.day(rehearsal.date)]
+          end
         }
       end
 
@@ -79,7 +81,7 @@ module App
             .where(studio_id: @studio.id, present: false, slots: { plan_id: plan&.id, kind: %w[learn make] })
             .distinct
             .pluck("slots.task_key", :person_id)
-        rows.group_by { |key, _| key.delete_prefix("learn-") }.transform_values { |same| same.map(&:last) }
+        rows.group_by { |key, _| Core::Planning::TaskKey.subject(key) }.transform_values { |same| same.map(&:last) }
       end
 
       def done_runs

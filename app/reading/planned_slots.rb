@@ -7,7 +7,7 @@ module App
       Planning = Core::Planning
       private_constant :Planning
 
-      def self.id(slot) = "slot-#{slot.id}"
+      def self.id(slot) = Records::Mapping::Identifiers.slot(slot.id)
 
       def initialize(plan, season)
         @plan = plan
@@ -23,16 +23,18 @@ module App
           .where(kind: Records::Slot::ENDS, rehearsal_id: @season.open.map(&:id))
           .includes(:slot_people)
           .filter_map do |slot|
-            window = windows["w#{slot.rehearsal_id}"] or next
+            window = windows[Records::Mapping::Identifiers.window(slot.rehearsal_id)] or next
             people =
               slot.slot_people.group_by(&:role)
-                .transform_values { |called| called.map { |each| Records::Mapping::Seasons.person(each.person_id) } }
+                .transform_values do |called|
+                  called.map { |each| Records::Mapping::Identifiers.person(each.person_id) }
+                end
             Planning::Bookends::Bookend.new(
               kind: slot.kind,
               window: window.id,
               start: slot.start_minute - window.start,
               minutes: slot.minutes,
-              room: "r#{slot.room_id}",
+              room: Records::Mapping::Identifiers.room(slot.room_id),
               dancers: people.fetch("dancer", []),
               choreographers: people.fetch("teacher", []),
               tasks: []
@@ -52,13 +54,13 @@ module App
       def placements
         windows = problem.windows.to_h { |window| [window.id, window] }
         slots.filter_map do |slot|
-          window = windows["w#{slot.rehearsal_id}"] or next
+          window = windows[Records::Mapping::Identifiers.window(slot.rehearsal_id)] or next
           Planning::Placement.new(
             task: PlannedSlots.id(slot),
             window: window.id,
             start: slot.start_minute - window.start,
             minutes: slot.minutes,
-            room: "r#{slot.room_id}"
+            room: Records::Mapping::Identifiers.room(slot.room_id)
           )
         end
       end

@@ -5,18 +5,23 @@ module App
     # What a task is called on screens and call sheets.
     module TaskTitles
       EDGES = {
-        "join-#{Core::Learning::Item::OPENING}" => "opening",
-        "join-#{Core::Learning::Item::ENDING}" => "ending"
+        Core::Planning::TaskKey.of("join", Core::Learning::Item::OPENING) => "opening",
+        Core::Planning::TaskKey.of("join", Core::Learning::Item::ENDING) => "ending"
       }.freeze
 
       def self.of(task)
         case task.kind
         when "run" then I18n.t("tasks.run.#{task.title}")
-        when "chain" then task.title
+        when "chain" then chain(*task.title)
         when "join" then edge(task.id) ? I18n.t("tasks.#{edge(task.id)}") : I18n.t("tasks.join", name: task.title)
-        when "clean" then I18n.t(task.id.start_with?("refine") ? "tasks.refine" : "tasks.clean", name: task.title)
+        when "clean" then I18n.t("tasks.#{Core::Planning::TaskKey.doing(task.id)}", name: task.title)
         else I18n.t("tasks.#{task.kind}", name: task.title)
         end
+      end
+
+      # "From the top to Spiral", "From Comb to Spiral".
+      def self.chain(from, to)
+        from ? I18n.t("tasks.chain", from:, to:) : I18n.t("tasks.chain_from_the_top", to:)
       end
 
       # "opening" or "ending" of their tasks' keys.

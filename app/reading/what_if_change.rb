@@ -67,13 +67,19 @@ module App
       end
 
       def problem(problem)
-        return problem.with(windows: problem.windows.reject { |window| window.id == "w#{rehearsal.id}" }) if rehearsal
+        if rehearsal
+          return (
+            problem.with(
+              windows: problem.windows.reject { |window| window.id == Records::Mapping::Identifiers.window(rehearsal.id) }
+            )
+          )
+        end
         if extra
           return problem.with(windows: (problem.windows + [extra]).sort_by { |window| [window.day, window.start] })
         end
         return problem unless person
 
-        problem.freed(Records::Mapping::Seasons.person(person.id))
+        problem.freed(Records::Mapping::Identifiers.person(person.id))
       end
 
       # Does it for good (a school is the plan's own; passes are a wish of the piece).
@@ -141,7 +147,7 @@ module App
           date: date.iso8601,
           start:,
           finish: start + (length / 5 * 5),
-          rooms: rooms.map { |room| ["r#{room.id}", room.capacity] }
+          rooms: rooms.map { |room| [Records::Mapping::Identifiers.room(room.id), room.capacity] }
         )
       end
 

@@ -9,7 +9,9 @@ module App
       def classes(cell, ladder, today)
         found = ["r#{cell.rung}"]
         found << "learned" if ladder.learned?(cell.rung)
-        found << "fading" if cell.rung >= 3 && %i[fading rusty].include?(cell.freshness(today))
+        if cell.rung >= Core::Learning::Cell::TEMPO && %i[fading rusty].include?(cell.freshness(today))
+          found << "fading"
+        end
         found << "changed" if cell.changed
         found.join(" ")
       end

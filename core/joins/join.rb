@@ -22,7 +22,7 @@ module Core
 
       private
 
-      def settle = @key = "j#{Edge.leaving(leaving.link).key}-#{Edge.entering(entering.link).key}"
+      def settle = @key = Values::ItemKey.join(Edge.leaving(leaving.link).key, Edge.entering(entering.link).key).to_s
     end
   end
 end

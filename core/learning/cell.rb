@@ -6,7 +6,7 @@ module Core
     # rung: the highest not taken back; days: separate days danced at tempo or better; changed: the counts
     # were changed since they last danced it.
     class Cell < Values::Value.of(rung: 0, days: 0, last_danced_on: nil, signed_off: false, changed: false)
-      TEMPO = 3
+      TEMPO = Ladder::DEFAULT.index("tempo")
 
       # entries: [Entry] of one person and item, oldest first.
       def self.fold(entries)

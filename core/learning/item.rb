@@ -6,8 +6,8 @@ module Core
     # opening or the ending. links: indexes of the links where it is danced. counts: new counts to learn.
     class Item < Values::Value.of(:kind, :key, :name, :links, counts: 0)
       KINDS = %i[opening section difference join ending].freeze
-      OPENING = "o"
-      ENDING = "e"
+      OPENING = Values::ItemKey.opening.to_s
+      ENDING = Values::ItemKey.ending.to_s
     end
   end
 end

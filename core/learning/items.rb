@@ -77,7 +77,7 @@ module Core
         same = @links.select { |other| other.section.id == section.id && !other.link.altered? }
         Item.new(
           kind: :section,
-          key: "s#{section.id}",
+          key: Values::ItemKey.section(section.id).to_s,
           name: section.name,
           links: same.map(&:index),
           counts: section.counts
@@ -88,7 +88,7 @@ module Core
         counts = placed.link.danced.select(&:changed).sum { |danced| danced.row.counts }
         Item.new(
           kind: :difference,
-          key: "d#{placed.link.id || placed.index}",
+          key: Values::ItemKey.difference(placed.link.id || placed.index).to_s,
           name: placed.name,
           links: [placed.index],
           counts:

@@ -11,13 +11,13 @@ module Core
       end
 
       # links: how many; present: person ids; items: Items; progress: Progress.
-      def initialize(links:, present:, items:, progress:, share: SHARE, link_rung: 3, join_rung: 2)
+      def initialize(links:, present:, items:, progress:, share: SHARE, link_rung: "tempo", join_rung: "slow")
         @count = links
         @present = present
         @items = items
         @progress = progress
         @share = share
-        @rungs = { link: link_rung, join: join_rung }
+        @rungs = { link: progress.ladder.index(link_rung), join: progress.ladder.index(join_rung) }
         @index = present.each_with_index.to_h
         @danced, @open, @unjoined = sets
       end

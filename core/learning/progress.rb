@@ -19,12 +19,16 @@ module Core
       def rung(person, key) = cell(person, key).rung
       def learned?(person, key) = ladder.learned?(rung(person, key))
 
-      # Share (0 to 1) of these people at a rung or above; 1.0 of nobody.
+      # Whether somebody is at a rung, by its name, or above.
+      def at_least?(person, key, rung) = rung(person, key) >= ladder.index(rung)
+
+      # Share (0 to 1) of these people at a rung (its name, or its number) or above; 1.0 of nobody.
       def share(people, key, at: ladder.learned_from)
         return 1.0 if people.empty?
 
+        least = at.is_a?(String) ? ladder.index(at) : at
         cells = @cells[key] || EMPTY
-        people.count { |person| cells.fetch(person, NONE).rung >= at }.fdiv(people.size)
+        people.count { |person| cells.fetch(person, NONE).rung >= least }.fdiv(people.size)
       end
 
       # The same with some cells in place of theirs: {item key => {person id => Cell}}.

@@ -23,8 +23,6 @@ module Records
         )
       end
 
-      def self.person(id) = "p#{id}"
-
       def rehearsals
         @rehearsals ||=
           @studio.rehearsals.standing.includes(:rooms)
@@ -50,7 +48,7 @@ module Records
           dancers: named.flat_map(&:dancers).uniq.sort,
           choreographers: named.flat_map(&:choreographers).uniq.sort,
           unavailable: unavailable,
-          target_window: target&.then { |rehearsal| "w#{rehearsal.id}" },
+          target_window: target&.then { |rehearsal| Identifiers.window(rehearsal.id) },
           limits: limits(named),
           most_new_eights: @studio.setting("new_eights"),
           show_date: @piece.show_date&.iso8601,
@@ -78,8 +76,8 @@ module Records
         dates = open.map(&:date).uniq
         return {} if dates.empty?
 
-        whole = (absences(open) + visiting).select { |away| away[:from].nil? && away[:who].start_with?("p") }.uniq
-        whole.group_by { |away| away[:who][1..].to_i }.transform_values { |days| days.size.fdiv(dates.size) }
+        whole = (absences(open) + visiting).select { |away| away[:from].nil? && Identifiers.person?(away[:who]) }.uniq
+        whole.group_by { |away| Identifiers.row(away[:who]) }.transform_values { |days| days.size.fdiv(dates.size) }
       end
 
       # The last rehearsal by which the full runs should be done, counted backward: before the dress rehearsal and the
@@ -117,7 +115,7 @@ module Records
 
       # Slots of the standing plan that stay where they are.
       def pinned
-        placements(@piece.latest_plan).select { |each| pinned_keys.include?([each.task, each.window[1..].to_i]) }
+        placements(@piece.latest_plan).select { |each| pinned_keys.include?([each.task, Identifiers.row(each.window)]) }
       end
 
       def pinned_keys
@@ -145,21 +143,26 @@ module Records
       def placement(slot, rehearsal)
         Planning::Placement.new(
           task: slot.task_key,
-          window: "w#{slot.rehearsal_id}",
+          window: Identifiers.window(slot.rehearsal_id),
           start: slot.start_minute - rehearsal.start_minute - warm_up,
           minutes: slot.minutes,
-          room: "r#{slot.room_id}"
+          room: Identifiers.room(slot.room_id)
         )
       end
 
-      def ids(people) = people.map { |id| Seasons.person(id) }
+      def ids(people) = people.map { |id| Identifiers.person(id) }
 
       def window(rehearsal, hazards)
         from = rehearsal.start_minute + @care.warm_up_for(hazards)
         to = rehearsal.end_minute - @care.cool_down
         to -= (to - from) % GRID
-        Planning::Window.new(id: "w#{rehearsal.id}", date: rehearsal.date.iso8601, start: from, finish: [to, from].max,
-                             rooms: rehearsal.rooms.sort_by(&:id).map { |room| ["r#{room.id}", room.capacity] })
+        Planning::Window.new(
+          id: Identifiers.window(rehearsal.id),
+          date: rehearsal.date.iso8601,
+          start: from,
+          finish: [to, from].max,
+          rooms: rehearsal.rooms.sort_by(&:id).map { |room| [Identifiers.room(room.id), room.capacity] }
+        )
       end
 
       # Rests, warming up again, and what a day counts beside the slots.
@@ -223,7 +226,7 @@ module Records
         minors = @studio.people.where(adult: false, dances: true).pluck(:id)
         late.map(&:date).uniq
           .flat_map do |date|
-            minors.map { |id| { **away(Seasons.person(id), date, latest - @care.cool_down, 1440), late: true } }
+            minors.map { |id| { **away(Identifiers.person(id), date, latest - @care.cool_down, 1440), late: true } }
           end
       end
 
@@ -246,7 +249,7 @@ module Records
           from, to =
             @care.away(from, to, opening: rehearsal.start_minute, closing: rehearsal.end_minute, warm_up:)
         end
-        away(Seasons.person(absence.person_id), rehearsal.date, from, to)
+        away(Identifiers.person(absence.person_id), rehearsal.date, from, to)
       end
 
       def away(who, date, from = nil, to = nil) = { who:, date: date.iso8601, from:, to: }
@@ -255,7 +258,7 @@ module Records
       def visiting
         dates = open.map(&:date).uniq
         @studio.visits.pluck(:person_id, :date).group_by(&:first).flat_map do |person, rows|
-          (dates - rows.map(&:last)).map { |date| away(Seasons.person(person), date) }
+          (dates - rows.map(&:last)).map { |date| away(Identifiers.person(person), date) }
         end
       end
 
@@ -265,14 +268,16 @@ module Records
       def taken(slot)
         at = [slot.rehearsal.date, slot.start_minute, slot.end_minute]
         kind = slot.frame? ? { frame: true } : { work: true }
-        people = slot.slot_people.map { |called| { **away(Seasons.person(called.person_id), *at), **kind } }
-        slot.room_id ? [*people, { **away("r#{slot.room_id}", *at), **kind.slice(:frame) }] : people
+        people = slot.slot_people.map { |called| { **away(Identifiers.person(called.person_id), *at), **kind } }
+        slot.room_id ? [*people, { **away(Identifiers.room(slot.room_id), *at), **kind.slice(:frame) }] : people
       end
 
       # Minors have a daily limit, a setting of the studio.
       def limits(tasks)
         asked = tasks.flat_map(&:dancers).uniq
-        @studio.people.where(adult: false).pluck(:id).map { |id| Seasons.person(id) }.select { |id| asked.include?(id) }
+        @studio.people.where(adult: false).pluck(:id)
+          .map { |id| Identifiers.person(id) }
+          .select { |id| asked.include?(id) }
           .map { |who| { who:, minutes_per_day: @studio.setting("daily_minutes") } }
       end
     end

@@ -115,7 +115,7 @@ module App
           join.links.any? do |index|
             [index, index + 1].all? do |i|
               (item = @page.items.of_link(i)) &&
-                @page.items.dancers(item).any? { |who| @page.progress.rung(who, item.key) >= 3 }
+                @page.items.dancers(item).any? { |who| @page.progress.at_least?(who, item.key, "tempo") }
             end
           end
         end

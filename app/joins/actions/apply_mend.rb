@@ -33,7 +33,7 @@ module App
           row.update!(stated_entry: plain(new.entry), stated_exit: plain(new.exit))
           write(row, new.rows) unless new.rows == old.rows
           new.parts.each { |part| row.parts.where(group_id: part.group).update_all(hold_after: part.hold_after) }
-          mark("s#{new.id}", lines(@before, old), lines(@after, new))
+          mark(Core::Values::ItemKey.section(new.id).to_s, lines(@before, old), lines(@after, new))
           row.touch
         end
 
@@ -57,7 +57,10 @@ module App
         def link(new, old)
           row = @piece.links.find(new.id)
           row.update!(mirrored: new.mirrored, changes_made: Records::Mapping::Works.made(new.changes))
-          Shared::MarkChanged.new(@piece, "d#{row.id}", new.changes.touched, @account, @today).run if old.altered?
+          return unless old.altered?
+
+          key = Core::Values::ItemKey.difference(row.id).to_s
+          Shared::MarkChanged.new(@piece, key, new.changes.touched, @account, @today).run
         end
 
         def tell(section, summary)

@@ -26,7 +26,7 @@ module App
           return Shared::Result.no({ base: I18n.t("moves.pinned") }) if @slot.pinned
 
           check = Planning::MoveCheck.new(problem, placements)
-          found = check.place(Reading::PlannedSlots.id(@slot), "w#{@rehearsal.id}")
+          found = check.place(Reading::PlannedSlots.id(@slot), Records::Mapping::Identifiers.window(@rehearsal.id))
           return Shared::Result.no({ base: I18n.t("moves.breaks", why: reasons(check)) }) unless found
 
           Shared::Result.ok(save(found))
@@ -50,7 +50,7 @@ module App
 
         def reasons(check)
           people =
-            @piece.studio.people.pluck(:id, :name).to_h { |id, name| [Records::Mapping::Seasons.person(id), name] }
+            @piece.studio.people.pluck(:id, :name).to_h { |id, name| [Records::Mapping::Identifiers.person(id), name] }
           titles = ahead.slots.to_h { |slot| [Reading::PlannedSlots.id(slot), slot.title] }
           check.breaks
             .map do |found|
@@ -74,7 +74,7 @@ module App
             @slot.update!(
               rehearsal: @rehearsal,
               start_minute: window.start + found.start,
-              room_id: found.room[1..].to_i
+              room_id: Records::Mapping::Identifiers.row(found.room)
             )
             changed = Recaps.new(@plan, season, tasks, Records::Mapping::Works.load(@piece).order).replace(ends)
             WarmUps.new(@plan, season).redo([@slot.rehearsal_id_before_last_save, @rehearsal.id, *changed].compact.uniq)

@@ -29,7 +29,7 @@ module App
         private
 
         def wants = reviews.wants
-        def rows(ids) = ids.map { |id| id[1..].to_i }
+        def rows(ids) = ids.map { |id| Records::Mapping::Identifiers.row(id) }
 
         def reviews
           @reviews ||=
@@ -42,7 +42,7 @@ module App
               ends:,
               minutes:,
               teachers:,
-              name: ->(id) { Records::Mapping::Seasons.person(id) }
+              name: ->(id) { Records::Mapping::Identifiers.person(id) }
             )
         end
 

@@ -13,7 +13,7 @@ module App
           @season = season
           @links = order.links
           @names = tasks.to_h { |task| [task.id, name(task)] }
-          @rehearsals = season.rehearsals.index_by { |rehearsal| "w#{rehearsal.id}" }
+          @rehearsals = season.rehearsals.index_by { |rehearsal| Records::Mapping::Identifiers.window(rehearsal.id) }
         end
 
         # Writes core bookends of some windows; answers the slots.
@@ -26,7 +26,7 @@ module App
               .where(kind: Records::Slot::ENDS, rehearsal_id: @season.open.map(&:id))
               .includes(:slot_people)
               .group_by(&:rehearsal_id)
-          wanted = bookends.group_by { |each| each.window[1..].to_i }
+          wanted = bookends.group_by { |each| Records::Mapping::Identifiers.row(each.window) }
           (standing.keys | wanted.keys).select { |id| anew(standing.fetch(id, []), wanted.fetch(id, [])) }
         end
 
@@ -62,8 +62,8 @@ module App
             start_of(each),
             each.minutes,
             title(each),
-            each.room[1..].to_i,
-            each.people.map { |who| who[1..].to_i }.sort
+            Records::Mapping::Identifiers.row(each.room),
+            each.people.map { |who| Records::Mapping::Identifiers.row(who) }.sort
           ]
         end
 
@@ -91,12 +91,14 @@ module App
               title: title(each),
               start_minute: start_of(each),
               minutes: each.minutes,
-              room_id: each.room[1..].to_i
+              room_id: Records::Mapping::Identifiers.row(each.room)
             )
           people = { "dancer" => each.dancers, "teacher" => each.choreographers - each.dancers }
           Records::SlotPerson.add_all(
             people.flat_map do |role, ids|
-              ids.map { |who| { studio_id: row.studio_id, slot_id: row.id, person_id: who[1..].to_i, role: } }
+              ids.map do |who|
+                { studio_id: row.studio_id, slot_id: row.id, person_id: Records::Mapping::Identifiers.row(who), role: }
+              end
             end
           )
           row

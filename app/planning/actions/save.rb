@@ -16,7 +16,10 @@ module App
           @pinned = pinned
           @season = Records::Mapping::Seasons.new(piece, now: piece.studio.local(Shared::Clock.now))
           @rehearsals =
-            piece.studio.rehearsals.where(id: plan.placements.map { |p| p.window[1..] }).includes(:rooms).index_by(&:id)
+            piece.studio.rehearsals
+              .where(id: plan.placements.map { |p| Records::Mapping::Identifiers.row(p.window) })
+              .includes(:rooms)
+              .index_by(&:id)
         end
 
         def run
@@ -47,7 +50,7 @@ module App
           ends = @plan.bookends.group_by(&:window)
           recaps = Recaps.new(row, @season, @tasks.values + @plan.problem.lately, work.order)
           @plan.placements.group_by(&:window).each do |window, blocks|
-            rehearsal = @rehearsals.fetch(window[1..].to_i)
+            rehearsal = @rehearsals.fetch(Records::Mapping::Identifiers.row(window))
             made = blocks.map { |block| slot(row, rehearsal, block) } + recaps.make(ends.fetch(window, []))
             WarmUps.new(row, @season).make(rehearsal, made)
           end
@@ -83,7 +86,7 @@ module App
               title: Reading::TaskTitles.of_part(task, eights[block], whole(task)),
               start_minute: rehearsal.start_minute + @season.warm_up + block.start,
               minutes: block.minutes,
-              room_id: block.room[1..].to_i,
+              room_id: Records::Mapping::Identifiers.row(block.room),
               from_link: task.links&.min,
               to_link: task.links&.max,
               section_ids: task.sections,

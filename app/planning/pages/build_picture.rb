@@ -211,7 +211,11 @@ module App
         def edge_of(slot)
           return y(slot.to_link) if slot.to_link > slot.from_link
 
-          slot.task_key.end_with?("-#{Core::Learning::Item::ENDING}") ? y(links.size + 1) + 10 : y(1) - 10
+          if Core::Planning::TaskKey.subject(slot.task_key) == Core::Learning::Item::ENDING
+            y(links.size + 1) + 10
+          else
+            y(1) - 10
+          end
         end
 
         # Bars of a rehearsal stand at the right of its column, in order of time.

@@ -55,7 +55,9 @@ module App
           told =
             draft.season.placements(known).group_by(&:window)
               .transform_values { |same| same.flat_map { |each| known_people(each.task) }.uniq }
-          now_called = plan.calls.group_by(&:window).transform_values { |same| same.map { |call| call.who[1..].to_i } }
+          now_called =
+            plan.calls.group_by(&:window)
+              .transform_values { |same| same.map { |call| Records::Mapping::Identifiers.row(call.who) } }
           (told.keys | now_called.keys)
             .flat_map do |window|
               (told.fetch(window, []) | now_called.fetch(window, [])) -

@@ -20,7 +20,7 @@ module App
           faults = @text.faults
           return Shared::Result.no({ rows: faults.first }) if faults.any?
 
-          Shared::WatchAgreements.around(@piece, @account, @today, items: ["s#{@section.id}"]) do
+          Shared::WatchAgreements.around(@piece, @account, @today, items: [own_item]) do
             @section.lock!
             next conflict if @params["lock_version"].to_i != @section.lock_version
 
@@ -30,13 +30,14 @@ module App
 
         private
 
+        def own_item = Core::Values::ItemKey.section(@section.id).to_s
         def conflict = Shared::Result.no({ rows: I18n.t("sections.conflict") }, :conflict)
 
         def save
           before = lines
           write(@text.rows)
           changed = differing(before, lines)
-          people = changed.any? ? Shared::MarkChanged.new(@piece, "s#{@section.id}", changed, @account, @today).run : 0
+          people = changed.any? ? Shared::MarkChanged.new(@piece, own_item, changed, @account, @today).run : 0
           @section.touch
           @piece.touch
           Shared::KeepRevision.new(@piece, @account).record("#{@section.name}: steps")

@@ -34,7 +34,7 @@ module App
 
         private
 
-        def own_item = "d#{@link.id}"
+        def own_item = Core::Values::ItemKey.difference(@link.id).to_s
 
         # Whether somebody else changed the piece since the form was opened.
         def taken? = @params["lock_version"].to_i != @piece.lock_version

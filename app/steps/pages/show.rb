@@ -82,7 +82,7 @@ module App
 
         def changed_people
           progress_people
-            .select { |id| progress.cell(id, "s#{section.id}").changed }
+            .select { |id| progress.cell(id, Core::Values::ItemKey.section(section.id).to_s).changed }
             .filter_map { |id| people[id]&.name }
         end
 

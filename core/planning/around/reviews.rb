@@ -149,7 +149,7 @@ module Core
 
         teacher = [@teachers[want.item.key]].compact.map { |who| @name.call(who) } & there
         Task.new(
-          id: "review-#{want.item.key}-#{window}",
+          id: TaskKey.of("review", "#{want.item.key}-#{window}"),
           kind: "review",
           minutes: @minutes.fetch(want.item.key),
           dancers:,

@@ -4,8 +4,9 @@ module Core
   module Planning
     # Minutes kept for people's bodies. A planning aid: local rules and qualified people decide.
     # idle: minutes after which a dancer is cold again; re_warm: minutes of warming up then, 0 for never.
-    class Care < Values::Value.of(warm_up: 15, long_warm_up: 20, cool_down: 5, max_continuous: 55, rest: 5, idle: 20,
-re_warm: 5)
+    class Care < Values::Value.of(
+      warm_up: 15, long_warm_up: 20, cool_down: 5, max_continuous: 55, rest: 5, idle: 20, re_warm: 5
+    )
       DEMANDING = %w[back_bend splits floor_work jump lift knee_drop].freeze
 
       # Warm-up minutes before work with these hazards.
@@ -21,11 +22,9 @@ re_warm: 5)
         to ||= 1440
         return [from, to] if to <= opening || from >= closing
 
-        coming = if from < opening + warm_up
-                   warm_up
-                 else
-                   (to - from >= idle ? re_warm : 0)
-                 end
+        missed_warm_up = from < opening + warm_up
+        gone_long = Warmth.new(idle:, again: re_warm).cold_after?(to - from)
+        coming = { true => warm_up, false => gone_long ? re_warm : 0 }[missed_warm_up]
         [to > closing - cool_down ? [from - cool_down, 0].max : from, to >= closing ? to : to + coming]
       end
     end

@@ -11,7 +11,8 @@ module Core
         @table = table
         @frame = table.frame
         @work = work
-        @idle, @again = @frame.rewarm || [nil, 0]
+        @warmth = Warmth.of(@frame.rewarm)
+        @again = @warmth ? @warmth.again : 0
         @groups = @frame.dates.uniq.to_h { |date| [date, groups(date)] }
         @limited = @groups.transform_values { |groups| groups.map(&:last).reduce(0, :|) }
         @over = Hash.new { |hash, date| hash[date] = {} }
@@ -65,15 +66,12 @@ module Core
 
       def add(sum, window)
         sum.add(@table.there(window), @frame.around)
-        began = 0
-        recent = [0] * (@idle || 0)
-        @work[window].each_with_index do |working, step|
-          own = @table.busy(window)[step]
-          sum.add(own, 1) unless own.zero?
-          cold = @idle ? working & began & @frame.dancing & ~recent.reduce(0, :|) : 0
-          sum.add(cold, @again) unless cold.zero?
-          recent.rotate!(-1)[0] = working if @idle
-          began |= working
+        @table.busy(window).each { |own| sum.add(own, 1) unless own.zero? }
+        return unless @warmth
+
+        @warmth.cold_at_each(@work[window]).each do |cold|
+          dancing = cold & @frame.dancing
+          sum.add(dancing, @again) unless dancing.zero?
         end
       end
 
@@ -90,10 +88,10 @@ module Core
 
       # Steps of warming up again of one dancer in a window.
       def warmed_again(window, bit, more)
-        return 0 if @idle.nil? || @frame.dancing[bit].zero?
+        return 0 if @warmth.nil? || @frame.dancing[bit].zero?
 
         at = @work[window].each_index.select { |step| @work[window][step][bit] == 1 || more&.cover?(step) }
-        @again * at.each_cons(2).count { |a, b| b - a - 1 >= @idle }
+        @again * @warmth.cold_steps(at)
       end
     end
   end

@@ -6,10 +6,7 @@ module Core
     #
     #   ReWarms.new(idle: 20, minutes: 5).of("ada" => [[0, 30], [60, 90]])  # => [[55, ["ada"]]]
     class ReWarms
-      def initialize(idle:, minutes:)
-        @idle = idle
-        @minutes = minutes
-      end
+      def initialize(idle:, minutes:) = @warmth = Warmth.new(idle:, again: minutes)
 
       # spans: {who => [[from, to], …] at work, in minutes}. [[start, [who, …]], …] in order of time.
       def of(spans)
@@ -22,14 +19,7 @@ module Core
 
       private
 
-      def starts(own)
-        last = nil
-        own.sort.filter_map do |from, to|
-          cold = last && from - last >= @idle
-          last = [last, to].compact.max
-          from - @minutes if cold
-        end
-      end
+      def starts(own) = @warmth.cold_starts(own).map { |from| from - @warmth.again }
     end
   end
 end

@@ -12,7 +12,7 @@ module Core
         @busy = busy
         @rest = rest
         @most = most
-        @idle, @again = rewarm
+        @warmth = Warmth.of(rewarm)
         @dancing = dancing
       end
 
@@ -23,7 +23,7 @@ module Core
         too_long = before.any? do |start, early|
           after.any? { |finish, late| early.anybits?(late) && over?(start, finish, early & late) }
         end
-        !too_long && (@idle.nil? || next_allowed?(people, to))
+        !too_long && (@warmth.nil? || next_allowed?(people, to))
       end
 
       # True when none of these people's stretches is too long as it is: where work was taken out, somebody may have
@@ -40,31 +40,28 @@ module Core
       # Whether a stretch is too long for any of these, what they need to get warm for it included.
       def over?(start, finish, people)
         steps = finish - start + 1
-        steps > @most || (!@idle.nil? && steps + @again > @most && cold(people & @dancing, start).positive?)
-      end
+        return true if steps > @most
 
-      # Those of some people who worked before a step, but so long ago that they are cold again.
-      def cold(people, step)
-        since = [step - @idle, 0].max
-        earlier = @busy.first(since).reduce(0, :|)
-        lately = @busy[since...step].reduce(0, :|)
-        people & earlier & ~lately
+        !@warmth.nil? && steps + @warmth.again > @most && (people & @dancing & @warmth.cold(@busy, start)).positive?
       end
 
       # The block makes a later stretch one that needs warming up: it must still not be too long.
       def next_allowed?(people, to)
-        waiting = people & @dancing & ~@busy[to, [@idle, @rest].max].to_a.reduce(0, :|)
-        step = to + [@idle, @rest].max
+        apart = [@warmth.idle, @rest].max
+        waiting = people & @dancing & ~@busy[to, apart].to_a.reduce(0, :|)
+        step = to + apart
         while waiting.positive? && step < @busy.size
           begin_here = waiting & @busy[step]
-          if begin_here.positive? && reach(begin_here, step, 1).any? { |finish, _| finish - step + 1 + @again > @most }
-            return false
-          end
+          return false if begin_here.positive? && too_long_warmed?(begin_here, step)
 
           waiting &= ~begin_here
           step += 1
         end
         true
+      end
+
+      def too_long_warmed?(people, step)
+        reach(people, step, 1).any? { |finish, _| finish - step + 1 + @warmth.again > @most }
       end
 
       # How far existing work that touches the block's edge goes in one direction: [[step, people], …]. recent: by how

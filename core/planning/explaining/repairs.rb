@@ -11,7 +11,7 @@ module Core
 
       # quorum: the share of its dancers with which learning may go ahead.
       def initialize(problem, unplaced, seed: 0, most: 4, quorum: 0.8, stop: -> { false })
-        @quorum = quorum
+        @quorum = Quorum.new(share: quorum)
         @problem = problem
         @unplaced = unplaced
         @seed = seed
@@ -53,7 +53,7 @@ module Core
         left_out =
           lost
             .select { |task| task.kind == "learn" }
-            .to_h { |task| [task.id, most_away(task)] }
+            .to_h { |task| [task.id, @quorum.without(task.dancers, often_away)] }
             .reject { |_, people| people.empty? }
         return [] if left_out.empty?
 
@@ -65,16 +65,18 @@ module Core
             [task]
           end
         end
-        [Repair.new(kind: :quorum, who: left_out.values.flatten.uniq, share: @quorum, problem: @problem.with(tasks:))]
-      end
-
-      def most_away(task)
-        away = often_away
-        (task.dancers & away.keys).max_by((task.dancers.size * (1 - @quorum)).round(6).floor) { |who| away[who] }
+        [
+          Repair.new(
+            kind: :quorum,
+            who: left_out.values.flatten.uniq,
+            share: @quorum.share,
+            problem: @problem.with(tasks:)
+          )
+        ]
       end
 
       def catch_up(task, people)
-        minutes = (task.minutes * Schools::CatchUps::SHARE / @problem.grid).ceil * @problem.grid
+        minutes = (task.minutes * Quorum::CATCHING_UP / @problem.grid).ceil * @problem.grid
         task.with(
           id: "#{task.id}-caught-up",
           kind: "catchup",

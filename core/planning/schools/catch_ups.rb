@@ -7,15 +7,12 @@ module Core
       module CatchUps
         # Away for this share of the rehearsals: a learn goes ahead without them.
         AWAY = 0.5
-        # What catching up takes of the first teaching.
-        SHARE = 0.6
 
         private
 
         # Who is called to a learn, and who is away so much that they are caught up instead (a fifth at the most).
         def called(people)
-          most = (people.size * (1 - @quorum)).round(6).floor
-          missing = people.select { |who| @away.fetch(who, 0) >= AWAY }.max_by(most) { |who| @away[who] }
+          missing = @quorum.without(people, @away.select { |_, share| share >= AWAY })
           [people - missing, missing]
         end
 
@@ -28,19 +25,19 @@ module Core
         # Who was marked away when it was taught and has not been seen to dance it since.
         def missed(item)
           @missed.fetch(item.key, [])
-            .select { |who| @items.dancers(item).include?(who) && @progress.rung(who, item.key) < 2 }
+            .select { |who| @items.dancers(item).include?(who) && !@progress.at_least?(who, item.key, "slow") }
         end
 
         def catch_up(placed, item, people)
           add(
             kind: "catchup",
-            id: "catchup-#{item.key}",
+            id: TaskKey.of("catchup", item.key),
             item:,
-            minutes: [(minutes(placed, SHARE) / 5) * 5, 10].max,
+            minutes: [(minutes(placed, Quorum::CATCHING_UP) / 5) * 5, 10].max,
             split: true,
             section: placed.section,
             links: [placed.index],
-            after: ids("learn-#{item.key}"),
+            after: ids(TaskKey.of("learn", item.key)),
             dancers: people
           )
         end
@@ -53,19 +50,31 @@ module Core
             .map { |index| @items.of_link(index) }
             .uniq(&:key)
             .each do |item|
-              add_review(item) if rusty?(item) && ids("review-#{item.key}").empty? && ids("learn-#{item.key}").empty?
+              if rusty?(item) && ids(TaskKey.of("review", item.key)).empty? && ids(TaskKey.of("learn", item.key)).empty?
+                add_review(item)
+              end
             end
         end
 
         def rusty?(item)
-          cells = @items.dancers(item).map { |who| @progress.cell(who, item.key) }.select { |cell| cell.rung >= 3 }
+          cells =
+            @items.dancers(item)
+              .map { |who| @progress.cell(who, item.key) }
+              .select { |cell| cell.rung >= @progress.ladder.index("tempo") }
           cells.any? && cells.count { |cell| cell.freshness(@today) == :rusty } * 2 > cells.size
         end
 
         def add_review(item)
           placed = @links[item.links.first - 1]
           minutes = @estimate.chain(placed.seconds, people: @items.dancers(item).size, passes: 2, notes: 0).minutes
-          add(kind: "review", id: "review-#{item.key}", item:, minutes:, section: placed.section, links: [placed.index])
+          add(
+            kind: "review",
+            id: TaskKey.of("review", item.key),
+            item:,
+            minutes:,
+            section: placed.section,
+            links: [placed.index]
+          )
         end
       end
     end

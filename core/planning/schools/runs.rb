@@ -25,7 +25,7 @@ module Core
           minutes = @estimate.chain(@work.order.length_seconds, people: people.size, passes:, notes: 5).minutes
           push(
             kind: "run",
-            id: "run-#{number}",
+            id: TaskKey.of("run", number),
             minutes:,
             dancers: people,
             links: (1..@links.size).to_a,
@@ -42,7 +42,7 @@ module Core
           @links.uniq { |placed| placed.section.id }.each do |placed|
             item = @items.of_link(placed.index)
             clean(
-              "clean-#{item.key}",
+              TaskKey.of("clean", item.key),
               placed,
               item,
               minutes(placed, @cleaning),

@@ -9,6 +9,7 @@ module Core
       class School
         include CatchUps
         include Runs
+        include Chains
         include Seams
 
         # items: Learning::Items; progress: Learning::Progress; runs: how many full runs are wanted; away: {person =>
@@ -21,7 +22,7 @@ module Core
           @missed = missed
           @held = held
           @reached = reached
-          @quorum = quorum
+          @quorum = Quorum.new(share: quorum)
           @work = work
           @items = items
           @progress = progress
@@ -62,7 +63,7 @@ module Core
           here, missing = called(@items.dancers(item))
           add(
             kind:,
-            id: "learn-#{item.key}",
+            id: TaskKey.of("learn", item.key),
             item:,
             minutes: minutes(placed, left),
             split: true,
@@ -102,14 +103,15 @@ module Core
         end
 
         # Whether so many have it that the section needs no slot of its own.
-        def done?(item) = taught(item) > 0.9 && @progress.share(@items.dancers(item), item.key, at: 1) >= 1.0
+        def done?(item) = taught(item) > 0.9 && @progress.share(@items.dancers(item), item.key, at: "shown") >= 1.0
 
         # How much of an item is there already, 0 to 1: each rung up to "at tempo" is a third.
         def taught(item)
           people = @items.dancers(item)
           return 0.0 if people.empty?
 
-          people.sum { |person| [@progress.rung(person, item.key), 3].min }.fdiv(3 * people.size)
+          tempo = @progress.ladder.index("tempo")
+          people.sum { |person| [@progress.rung(person, item.key), tempo].min }.fdiv(tempo * people.size)
         end
 
         # Groups that do not all begin together are put onto their counts and spots.
@@ -118,12 +120,12 @@ module Core
 
           add(
             kind: "place",
-            id: "place-#{item.key}",
+            id: TaskKey.of("place", item.key),
             item:,
             minutes: @estimate.place(placed.seconds).minutes,
             section: placed.section,
             links: [placed.index],
-            after: ids("learn-#{item.key}")
+            after: ids(TaskKey.of("learn", item.key))
           )
         end
 
@@ -140,7 +142,7 @@ module Core
             ).minutes
           add(
             kind: "difference",
-            id: "difference-#{item.key}",
+            id: TaskKey.of("difference", item.key),
             item:,
             minutes:,
             section: placed.section,
@@ -149,46 +151,16 @@ module Core
           )
         end
 
-        # A chain over links from…to, after everything inside that is still to be done.
-        def add_chain(from, to)
-          return if inside(from, to).empty? || @tasks.last.kind == "chain"
-
-          links = (from..to).to_a
-          add_reviews(links)
-          push_chain(links, after: inside(from, to).map(&:id), teacher: @links[to - 1].section.choreographer)
+        def learned(section)
+          ids(TaskKey.of("learn", Values::ItemKey.section(section.id))) +
+            ids(TaskKey.of("place", Values::ItemKey.section(section.id))) +
+            ids(TaskKey.of("catchup", Values::ItemKey.section(section.id)))
         end
 
-        # Tasks that lie wholly within some links.
-        def inside(from, to)
-          @tasks.reject(&:run?).select { |task| task.links && task.links.min >= from && task.links.max <= to }
+        def different(placed)
+          placed.link.altered? ? ids(TaskKey.of("difference", @items.of_link(placed.index).key)) : []
         end
 
-        def push_chain(links, after:, teacher:)
-          people = links.map { |index| @items.in_link(index) }.reduce([], :|)
-          push(
-            kind: "chain",
-            id: "chain-#{links.first}-#{links.last}",
-            minutes: @estimate.chain(seconds(links), people: people.size, passes: 1).minutes,
-            dancers: people,
-            choreographers: [teacher].compact,
-            links:,
-            after:,
-            title: chain_title(links.first, links.last)
-          )
-        end
-
-        def seconds(links) = links.sum { |index| @links[index - 1].seconds }
-
-        def chain_title(from, to)
-          if from == 1
-            "From the top to #{@links[to - 1].name}"
-          else
-            "From #{@links[from - 1].name} to #{@links[to - 1].name}"
-          end
-        end
-
-        def learned(section) = ids("learn-s#{section.id}") + ids("place-s#{section.id}") + ids("catchup-s#{section.id}")
-        def different(placed) = placed.link.altered? ? ids("difference-#{@items.of_link(placed.index).key}") : []
         def ids(id) = @tasks.map(&:id) & [id]
         def previous(kind) = @tasks.select { |task| task.kind == kind }.last(1).map(&:id)
 

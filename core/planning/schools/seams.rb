@@ -13,12 +13,12 @@ module Core
         def add_join(join)
           item = @items.of_join(join.index)
           people = @items.dancers(item)
-          return if join.repeat? || people.empty? || @progress.share(people, item.key, at: 2) >= ENOUGH
+          return if join.repeat? || people.empty? || @progress.share(people, item.key, at: "slow") >= ENOUGH
 
           bpm = @work.track.map.bpm_at(join.entering.start_beat)
           add(
             kind: "join",
-            id: "join-#{item.key}",
+            id: TaskKey.of("join", item.key),
             item:,
             minutes: @estimate.join(bpm:, people: people.size).minutes,
             section: join.entering.section,
@@ -32,13 +32,13 @@ module Core
           [[:opening, @links.first], [:ending, @links.last]].each do |kind, placed|
             item = @items.all.find { |each| each.kind == kind }
             people = @items.dancers(item)
-            next if people.empty? || @progress.share(people, item.key, at: 2) >= ENOUGH
+            next if people.empty? || @progress.share(people, item.key, at: "slow") >= ENOUGH
 
             minutes =
               @estimate.join(bpm: @work.track.map.bpm_at(placed.start_beat), people: people.size, passes: 2).minutes
             add(
               kind: "join",
-              id: "join-#{item.key}",
+              id: TaskKey.of("join", item.key),
               item:,
               minutes:,
               section: placed.section,

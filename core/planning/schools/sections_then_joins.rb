@@ -40,7 +40,7 @@ module Core
         # Everything inside: sections (wherever they were learned), differences, joins and smaller blocks.
         def waits(links)
           sections = links.flat_map { |index| learned(@links[index - 1].section) + different(@links[index - 1]) }
-          joins = links.each_cons(2).flat_map { |index, _| ids("join-#{@joins[index - 1].key}") }
+          joins = links.each_cons(2).flat_map { |index, _| ids(TaskKey.of("join", @joins[index - 1].key)) }
           blocks = @tasks.select { |task| task.kind == "chain" && (task.links - links).empty? }.map(&:id)
           (sections + joins + blocks).uniq
         end

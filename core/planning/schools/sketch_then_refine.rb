@@ -36,7 +36,7 @@ module Core
           return if @progress.share(@items.dancers(item), item.key) >= ENOUGH
 
           clean(
-            "refine-#{item.key}",
+            TaskKey.of("refine", item.key),
             placed,
             item,
             minutes(placed, 1 - SKETCH),

@@ -1,0 +1,19 @@
+# frozen_string_literal: true
+
+module Core
+  module Planning
+    # By what a task is known in plans: what is done, and with which learning item (or stretch, or number).
+    #
+    #   TaskKey.of("learn", "s12")       # => "learn-s12"
+    #   TaskKey.subject("learn-s12")     # => "s12"
+    module TaskKey
+      module_function
+
+      # doing: "learn", "join", "review" …; subject: an item's key, "1-4", a number. The same key, the same task.
+      def of(doing, subject) = "#{doing}-#{subject}"
+
+      def doing(key) = key[/\A[^-]+/]
+      def subject(key) = key.sub(/\A[^-]+-/, "")
+    end
+  end
+end
