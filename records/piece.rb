@@ -28,6 +28,7 @@ module Records
     has_many :castings
     has_many :people, through: :castings
     has_many :plans
+    has_many :plan_offers
     has_many :revisions
     has_many :ledger_entries
     has_many :learning_states

@@ -10,14 +10,14 @@ module Records
     has_many :slot_people, class_name: "Records::SlotPerson"
 
     # What stands around the work: warm-ups, and what is danced again.
-    FRAMES = %w[warm_up re_warm cool_down].freeze
+    WARM_UPS = %w[warm_up re_warm cool_down].freeze
     ENDS = %w[recap to_music].freeze
-    scope :work, -> { where.not(kind: FRAMES + ENDS) }
+    scope :work, -> { where.not(kind: WARM_UPS + ENDS) }
 
     def end_minute = start_minute + minutes
-    def work? = !frame? && !end?
+    def work? = !warm_up? && !end?
     def lesson? = %w[learn make].include?(kind) && section_ids.size == 1
-    def frame? = FRAMES.include?(kind)
+    def warm_up? = WARM_UPS.include?(kind)
     def end? = ENDS.include?(kind)
   end
 end

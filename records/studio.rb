@@ -34,6 +34,7 @@ module Records
     has_many :absences
     has_many :visits
     has_many :plans
+    has_many :plan_offers
     has_many :slots
     has_many :slot_people, class_name: "Records::SlotPerson"
     has_many :ledger_entries

@@ -11,6 +11,8 @@ require_relative "support/visits"
 # The moment at which every spec happens: a Tuesday, just before rehearsal.
 NOW = Time.utc(2027, 2, 2, 17, 10)
 BCrypt::Engine.cost = 4
+# What a director asks of the worker is done at once; specs of the job itself run it by hand.
+App::Jobs::WorkOutPlans.run_synchronously = true
 
 RSpec.configure do |config|
   config.include Studios
@@ -19,10 +21,12 @@ RSpec.configure do |config|
   config.around do |example|
     App::Shared::Clock.frozen_at = NOW
     App::Reading::PieceSnapshots.clear
-    DatabaseCleaner.strategy = example.metadata[:browser] ? :truncation : :transaction
+    # Browsers, and specs with several connections, see only what was committed.
+    committed = example.metadata[:browser] || example.metadata[:committed]
+    DatabaseCleaner.strategy = committed ? :truncation : :transaction
     DatabaseCleaner.start
     # Counters are raised at the commit, which such an example never comes to.
-    ActiveRecord::Base.connection.execute("SET CONSTRAINTS ALL IMMEDIATE") unless example.metadata[:browser]
+    ActiveRecord::Base.connection.execute("SET CONSTRAINTS ALL IMMEDIATE") unless committed
     example.run
   ensure
     DatabaseCleaner.clean

@@ -12,10 +12,10 @@ module App
       def run(studio_id, plan_id)
         @plans = Records::Studio.find_by(id: studio_id)&.plans
         @row = @plans&.find_by(id: plan_id)
-        return if @row.nil? || @row.published? || !%w[waiting running].include?(@row.search["state"])
+        return if @row.nil? || @row.published? || !@row.searching?
 
         @version = @row.lock_version
-        note("state" => "running", "at" => Shared::Clock.now.iso8601)
+        @row.search_goes_on("state" => "running", "at" => Shared::Clock.now.iso8601)
         search
       end
 
@@ -29,12 +29,13 @@ module App
           maker.solve(
             stop: -> { stop? },
             progress: lambda do |unplaced, ready, share|
-              note("unplaced" => unplaced, "ready" => draft.problem.windows[ready]&.date, "share" => share)
+              @row.search_goes_on("unplaced" => unplaced, "ready" => draft.problem.windows[ready]&.date,
+"share" => share)
             end
           )
         made = Planning::Actions::PlanWithReviews.new(draft, maker.repaired(plan))
         found = better?(made.plan) && take(maker.saving(made))
-        note("state" => "done", "better" => found, "share" => 1)
+        @row.search_ends("better" => found, "share" => 1)
       end
 
       # The row is asked twice a second at the most.
@@ -56,13 +57,6 @@ module App
           saving.replace(@row)
           true
         end
-      end
-
-      def note(facts)
-        @row.reload
-        return if @row.search["state"] == "stopping" && facts["state"].nil?
-
-        @row.update_columns(search: @row.search.merge(facts))
       end
     end
   end

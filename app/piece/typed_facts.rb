@@ -10,13 +10,7 @@ module App
       def length = blank?("length") ? nil : Formats::Times.seconds(@params["length"])
       def bpm = blank?("bpm") ? nil : Float(@params["bpm"].to_s.strip, exception: false)
 
-      def show_date
-        return if blank?("show_date")
-
-        Date.iso8601(@params["show_date"].to_s).then { |date| date if date.year.between?(2000, 2200) }
-      rescue ArgumentError # no date, or too long for one
-        nil
-      end
+      def show_date = blank?("show_date") ? nil : Shared::Dates.parse(@params["show_date"])
 
       def errors
         {

@@ -44,6 +44,18 @@ document.addEventListener("alpine:init", () => {
     },
   }));
 
+  // How far something is that the worker was asked for; the page is loaded anew when it is there.
+  Alpine.data("workedOut", () => ({
+    init() { this.ask(); },
+    async ask() {
+      const answer = await fetch(this.$root.dataset.url, { headers: { Accept: "application/json" } }).catch(() => null);
+      const said = answer && answer.ok ? await answer.json() : {};
+      this.$refs.bar.value = Math.max(said.share || 0, 0.05);
+      if (["done", "stopped"].includes(said.state)) { location.reload(); return; }
+      setTimeout(() => this.ask(), 400);
+    },
+  }));
+
   // How the search for a better plan goes; the page is loaded anew when it has found one.
   Alpine.data("search", () => ({
     told: "looking for a better one",

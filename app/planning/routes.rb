@@ -17,8 +17,7 @@ module App
         app.allow :director, post: "/pieces/:piece/plan" do
           permit Piece::Policy, piece, :direct?
           once do
-            plan = Actions::Begin.new(piece, account, local_now, school: params["school"]).run
-            say t(plan.result["unplaced"].any? ? "plans.short" : "plans.made")
+            Actions::AskForPlans.new(piece, account, "plan", params).run
             "/pieces/#{piece.id}/plan"
           end
         end
@@ -44,31 +43,42 @@ module App
         end
       end
 
+      # What is worked out by the worker before one of it is taken: asked for, shown with its progress, stopped, taken.
       def self.comparing(app)
-        app.allow(:director, get: "/pieces/:piece/plan/schools") { page "planning/schools", piece_page(Pages::Schools) }
-        app.allow(:director, get: "/pieces/:piece/plan/what-if") do
-          page "planning/what_if", piece_page(Pages::WhatIf, asked: params)
+        { "what_if" => Pages::WhatIf, "replanning" => Pages::Replanning,
+"schools" => Pages::Schools }.each do |kind, page|
+          path = "/pieces/:piece/plan/#{page::PATH}"
+          app.allow(:director, get: path) { page "planning/#{kind}", piece_page(page) }
+          app.allow :director, post: path do
+            permit Piece::Policy, piece, :direct?
+            halt 404 if kind == "what_if" && !Reading::WhatIfChange.new(piece, params).valid?
+            once do
+              Actions::AskForPlans.new(piece, account, kind, params).run
+              "/pieces/#{piece.id}/plan/#{page::PATH}"
+            end
+          end
         end
-        app.allow :director, post: "/pieces/:piece/plan/what-if" do
+        taking(app)
+      end
+
+      def self.taking(app)
+        app.allow(:director, get: "/pieces/:piece/plan/offers/:id/progress") do
+          json(find(piece.plan_offers).slice(:state, :share))
+        end
+        app.allow :director, post: "/pieces/:piece/plan/offers/:id/stop" do
           permit Piece::Policy, piece, :direct?
-          variation = Reading::WhatIfChange.new(piece, params)
-          halt 404 unless variation.valid?
-          way = piece_page(Pages::WhatIf, asked: params).way
-          variation.accept
-          Actions::Begin.new(studio.pieces.find(piece.id), account, local_now, way:).run
-          say t("what_if.taken")
+          find(piece.plan_offers).stop
           redirect "/pieces/#{piece.id}/plan"
         end
-        app.allow(:director, get: "/pieces/:piece/plan/again") do
-          page "planning/replanning", piece_page(Pages::Replanning)
-        end
-        app.allow :director, post: "/pieces/:piece/plan/again" do
+        app.allow :director, post: "/pieces/:piece/plan/offers/:id/take" do
           permit Piece::Policy, piece, :direct?
-          way = %w[repair anew].find { |each| each == params["way"] } || halt(404)
+          offer = find(piece.plan_offers)
           once do
-            Actions::Begin.new(piece, account, local_now, way:).run
-            say t("plans.made")
-            "/pieces/#{piece.id}/plan"
+            result = Actions::TakeOffer.new(offer, params["way"].to_s, account).run
+            say(result.ok? ? t("offers.taken.#{offer.kind}") : result.errors[:base])
+            again = Actions::AskForPlans.new(piece, account, offer.kind, offer.asked) if result.value == :stale
+            again&.run
+            "/pieces/#{piece.id}/plan#{"/#{Pages::Offer.path_of(offer.kind)}" if again}"
           end
         end
       end
@@ -78,9 +88,7 @@ module App
         app.allow :director, post: "/pieces/:piece/plans/:id/stop" do
           permit Piece::Policy, piece, :direct?
           plan = find(piece.plans)
-          if %w[waiting running].include?(plan.search["state"])
-            plan.update_columns(search: plan.search.merge("state" => "stopping"))
-          end
+          plan.search_stops
           wants_json? ? json(plan.search) : redirect("/pieces/#{piece.id}/plan")
         end
       end

@@ -4,18 +4,22 @@ module App
   module Reading
     # What one plan changes of another for each person, rehearsal by rehearsal: new calls, cancelled ones, other times.
     class CallDifference
+      # A change of one person's call to a rehearsal, with its words.
       Change = Struct.new(:kind, :date, :before, :after, keyword_init: true) do
         def text
-          I18n.t(
-            "call_changes.#{kind}",
-            day: Shared::Dates.day(date),
-            before: CallDifference.span(before),
-            after: CallDifference.span(after)
-          )
+          I18n.t("call_changes.#{kind}", day: Shared::Dates.day(date), before: span(before), after: span(after))
         end
+
+        # Without the day before it.
+        def bare_text = text.sub(/\A[^:]+: /, "")
+
+        private
+
+        def span(times) = times && "#{Formats::Times.clock(times.first)} – #{Formats::Times.clock(times.last)}"
       end
 
-      def self.span(times) = times && "#{Formats::Times.clock(times.first)} – #{Formats::Times.clock(times.last)}"
+      # One person in one rehearsal.
+      Key = Struct.new(:person, :rehearsal, :date)
 
       # old: the plan people know, or nil; only rehearsals from a day on.
       def initialize(piece, old, new, from)
@@ -27,32 +31,23 @@ module App
 
       # {person id => [Change]}, in order of dates.
       def all
-        before, after = known
-        changes =
-          (before.keys | after.keys).filter_map do |key|
-            (change = change(key, before[key], after[key])) && [key.first, change]
-          end
-        changes.group_by(&:first).transform_values { |pairs| pairs.map(&:last).sort_by(&:date) }
+        grouped = changes.group_by { |key, _| key.person }
+        grouped.transform_values { |pairs| pairs.map(&:last).sort_by(&:date) }
       end
 
       # {rehearsal id => {person id => Change}}.
       def by_rehearsal
-        before, after = known
-        (before.keys | after.keys).each_with_object(Hash.new { |hash, id| hash[id] = {} }) do |key, found|
-          (change = change(key, before[key], after[key])) && found[key[1]][key[0]] = change
-        end
+        grouped = changes.group_by { |key, _| key.rehearsal }
+        grouped.transform_values { |pairs| pairs.to_h { |key, change| [key.person, change] } }
       end
 
       private
 
-      def change((_, _, date), before, after)
-        return if before == after
-
-        Change.new(kind: if before.nil?
-                           :new_call
-                         else
-                           (after.nil? ? :cancelled : :shifted)
-                         end, date:, before:, after:)
+      # {Key => Change}.
+      def changes
+        @changes ||= Core::Planning::CallDifference.new(*known).all.to_h do |key, change|
+          [key, Change.new(kind: change.kind, date: key.date, before: change.before, after: change.after)]
+        end
       end
 
       # What people know, and what will hold. A rehearsal that was cancelled after they were told is one they still know
@@ -70,7 +65,7 @@ module App
         all.where(cancelled_at: nil).or(all.where("rehearsals.cancelled_at > ?", moment))
       end
 
-      # {[person, rehearsal, date] => [first minute, last minute]}.
+      # {Key => [first minute, last minute]}.
       def calls(plan, rehearsals)
         rows =
           Records::SlotPerson
@@ -79,9 +74,8 @@ module App
             .where(rehearsals: { date: @from.. })
             .merge(rehearsals)
             .pluck("slot_people.person_id", "rehearsals.id", "rehearsals.date", "slots.start_minute", "slots.minutes")
-        rows
-          .group_by { |row| row.first(3) }
-          .transform_values { |same| [same.map { |row| row[3] }.min, same.map { |row| row[3] + row[4] }.max] }
+        grouped = rows.group_by { |person, rehearsal, date, _, _| Key.new(person, rehearsal, date) }
+        grouped.transform_values { |same| [same.map { |row| row[3] }.min, same.map { |row| row[3] + row[4] }.max] }
       end
     end
   end

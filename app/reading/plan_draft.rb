@@ -2,23 +2,23 @@
 
 module App
   module Reading
-    # What a plan of a piece is made from: its tasks by a school, and the season as a problem. A variation changes one
-    # thing to see what it would do (see Variation).
+    # What a plan of a piece is made from: its tasks by a school, and the season as a problem. A what-if change alters one
+    # thing to see what it would do (see WhatIfChange).
     class PlanDraft
       Planning = Core::Planning
       private_constant :Planning
 
-      attr_reader :piece, :now, :variation
+      attr_reader :piece, :now, :what_if
 
-      def initialize(piece, now, variation: WhatIfChange::NONE)
+      def initialize(piece, now, what_if: WhatIfChange::NONE)
         @piece = piece
         @studio = piece.studio
         @now = now
-        @variation = variation
+        @what_if = what_if
       end
 
-      def school = variation.school || piece.setting("school")
-      def work = @work ||= variation.work(snapshot.work)
+      def school = what_if.school || piece.setting("school")
+      def work = @work ||= what_if.work(snapshot.work)
       def items = @items ||= work.equal?(snapshot.work) ? snapshot.items : LearningItems.of(piece, work)
       def season = @season ||= Records::Mapping::Seasons.new(piece, now:)
 
@@ -40,7 +40,7 @@ module App
       end
 
       def problem(**more)
-        @problem ||= variation.problem(season.problem(tasks, hazards:))
+        @problem ||= what_if.problem(season.problem(tasks, hazards:))
         more.empty? ? @problem : @problem.with(**more)
       end
 

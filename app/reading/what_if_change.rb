@@ -3,7 +3,7 @@
 module App
   module Reading
     # One thing changed, to see what a plan would then be: another school, a rehearsal more or less, somebody free,
-    # fewer or more passes, another teacher of a section. It can also be done for good.
+    # fewer or more passes, another teacher of a section. Planning::Actions::AcceptChange does it for good.
     class WhatIfChange
       KINDS = %w[school without extra freed passes teacher].freeze
       PASSES = { "fewer" => 0.8, "more" => 1.2 }.freeze
@@ -53,14 +53,7 @@ module App
       end
 
       def work(work)
-        if passes
-          return (
-            work.sections
-              .reduce(work) do |changed, each|
-                Core::Joins::Edit.section(changed, each.id) { |own| own.with(**passed(own)) }
-              end
-          )
-        end
+        return passes_in(work) if passes
         return work unless kind == "teacher" && valid?
 
         Core::Joins::Edit.section(work, section.id) { |each| each.with(choreographer: teacher.id) }
@@ -82,35 +75,6 @@ module App
         problem.freed(Records::Mapping::Identifiers.person(person.id))
       end
 
-      # Does it for good (a school is the plan's own; passes are a wish of the piece).
-      def accept
-        case kind
-        when "school"
-          @piece.update!(settings: @piece.settings.merge("school" => school))
-        when "without"
-          rehearsal.update!(cancelled_at: Shared::Clock.now)
-        when "extra"
-          Rehearsals::Actions::Add.new(
-            @studio,
-            {
-              "single" => extra.date,
-              "start" => @params["start"],
-              "end" => @params["end"],
-              "rooms" => @studio.rooms.open.ids.map(&:to_s)
-            }
-          ).run
-        when "freed"
-          free
-        when "passes"
-          @piece.sections.each { |row| row.update!(**passed(row)) }
-        else
-          section.update!(choreographer: teacher)
-        end
-        @piece.reload.touch
-      end
-
-      private
-
       # What fewer or more passes make of a section (as a row or in the core): its difficulty, and minutes set by hand.
       def passed(section)
         {
@@ -119,23 +83,34 @@ module App
         }
       end
 
-      def id(name) = @params[name].to_s[/\A\d{1,18}\z/] || -1
-
-      # Somebody comes after all, from today on: days ahead are taken out of what they had said, days past stay.
-      def free
-        today = @studio.local(Shared::Clock.now).to_date
-        ahead = person.absences.where(to_date: today..)
-        ahead.where(from_date: today..).destroy_all
-        ahead.where(from_date: ...today).find_each { |absence| absence.update!(to_date: today - 1) }
-        person.visits.where(date: today..).destroy_all
-      end
-
       # A further rehearsal in all rooms, its warm-up and cool-down taken off.
       def extra
         return unless kind == "extra"
 
-        @extra ||= window if date && rooms.any? && [from, to].all? { |minute| minute && (minute % 5).zero? } &&
-          to - from > 60
+        @extra ||= window if possible?
+      end
+
+      private
+
+      def passes_in(work)
+        work.sections.reduce(work) do |changed, each|
+          Core::Joins::Edit.section(changed, each.id) { |own| own.with(**passed(own)) }
+        end
+      end
+
+      def without(problem)
+        gone = Records::Mapping::Identifiers.window(rehearsal.id)
+        problem.with(windows: problem.windows.reject { |window| window.id == gone })
+      end
+
+      def with_extra(problem)
+        problem.with(windows: (problem.windows + [extra]).sort_by { |window| [window.day, window.start] })
+      end
+
+      def id(name) = @params[name].to_s[/\A\d{1,18}\z/] || -1
+
+      def possible?
+        date && rooms.any? && [from, to].all? { |minute| minute && (minute % 5).zero? } && to - from > 60
       end
 
       def window
@@ -143,7 +118,7 @@ module App
         start = from + care.warm_up_for(@piece.sections.flat_map(&:hazards).uniq)
         length = to - care.cool_down - start
         Core::Planning::Window.new(
-          id: "extra",
+          id: Records::Mapping::Identifiers::EXTRA,
           date: date.iso8601,
           start:,
           finish: start + (length / 5 * 5),
@@ -158,9 +133,7 @@ module App
       # From today on, and no further than a season.
       def date
         today = @studio.local(Shared::Clock.now).to_date
-        Date.iso8601(@params["date"].to_s).then { |date| date if date.between?(today, today + 800) }
-      rescue ArgumentError # no date, or too long for one
-        nil
+        Shared::Dates.parse(@params["date"], within: today..(today + 800))
       end
     end
   end

@@ -4,7 +4,17 @@ module App
   module Shared
     # Dates as people say them.
     module Dates
+      YEARS = (2000..2200)
+
       module_function
+
+      # A date as a form sends it (2027-02-19), or nil where it is none or outside a range.
+      def parse(text, within: nil)
+        date = Date.iso8601(text.to_s)
+        date if YEARS.cover?(date.year) && (within.nil? || within.cover?(date))
+      rescue ArgumentError # no date, or too long for one
+        nil
+      end
 
       # "Tue 2 Feb"
       def day(date, year: false) = date.strftime(year ? "%a %-d %b %Y" : "%a %-d %b")

@@ -14,12 +14,23 @@ module App
         return yield if @key.empty?
 
         Records::Submission.transaction do
-          first = @studio.submissions.create!(key: @key, created_at: Clock.now)
-          yield.tap { |location| first.update!(location:) }
+          next led_to unless first?
+
+          location = yield
+          @studio.submissions.where(key: @key).update_all(location:)
+          location
         end
-      rescue ActiveRecord::RecordNotUnique
-        @studio.submissions.find_by!(key: @key).location
       end
+
+      private
+
+      # Whether this sending is the first with its key. One that runs at the same time is waited for.
+      def first?
+        row = { studio_id: @studio.id, key: @key, created_at: Clock.now }
+        Records::Submission.insert_all([row], unique_by: %i[studio_id key], returning: :id).any?
+      end
+
+      def led_to = @studio.submissions.find_by!(key: @key).location
     end
   end
 end

@@ -267,7 +267,7 @@ module Records
 
       def taken(slot)
         at = [slot.rehearsal.date, slot.start_minute, slot.end_minute]
-        kind = slot.frame? ? { frame: true } : { work: true }
+        kind = slot.warm_up? ? { frame: true } : { work: true }
         people = slot.slot_people.map { |called| { **away(Identifiers.person(called.person_id), *at), **kind } }
         slot.room_id ? [*people, { **away(Identifiers.room(slot.room_id), *at), **kind.slice(:frame) }] : people
       end

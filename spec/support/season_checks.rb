@@ -27,7 +27,7 @@ class SeasonChecks
     ([rehearsal.date, rehearsal.start_minute] <=> [@now.to_date, (@now.hour * 60) + @now.min]).positive?
   end
 
-  def work = @work ||= @called.reject { |each| Records::Slot::FRAMES.include?(each.kind) }
+  def work = @work ||= @called.reject { |each| Records::Slot::WARM_UPS.include?(each.kind) }
   def names = @names ||= @studio.people.pluck(:id, :name).to_h
 
   def called(slot, row)
@@ -70,7 +70,7 @@ class SeasonChecks
   end
 
   def rooms
-    @slots.reject(&:frame?).group_by { |slot| [slot.rehearsal.date, slot.room_id] }.values.flat_map do |same|
+    @slots.reject(&:warm_up?).group_by { |slot| [slot.rehearsal.date, slot.room_id] }.values.flat_map do |same|
       pairs =
         same.combination(2)
           .select { |one, other| one.start_minute < other.end_minute && other.start_minute < one.end_minute }
@@ -79,7 +79,7 @@ class SeasonChecks
   end
 
   def crowded
-    full = @slots.reject(&:frame?).select do |slot|
+    full = @slots.reject(&:warm_up?).select do |slot|
       slot.slot_people.count { |each| each.role == "dancer" } > slot.room.capacity ||
         slot.rehearsal.rooms.exclude?(slot.room)
     end

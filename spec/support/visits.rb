@@ -16,6 +16,22 @@ module Visits
     post path, values, { "HTTP_X_CSRF_TOKEN" => token }
   end
 
+  # Asks for plans (what if, planning again, the ways to build it), lets the worker do it, and answers the page.
+  def worked_out(path, asked = {})
+    send_form path, asked
+    get path
+    CGI.unescapeHTML(last_response.body.gsub(/<[^>]+>/, " ").gsub(/\s+/, " "))
+  end
+
+  # Asks for plans and takes one of them: the first, or the one a way leads to.
+  def take_offer(piece, path, asked = {}, way: nil)
+    send_form path, asked
+    return last_response unless last_response.redirect?
+
+    offer = piece.plan_offers.order(:id).last
+    send_form "/pieces/#{piece.id}/plan/offers/#{offer.id}/take", { "way" => way || offer.plans.keys.first }
+  end
+
   def send_json(path, data)
     post path,
          data.to_json,

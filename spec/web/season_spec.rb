@@ -97,7 +97,7 @@ RSpec.describe "a season lived through", :web do
     loosen(piece) if latest(piece) && upsets(piece).any?
     kept = pins(piece)
     way = latest(piece) && %w[repair anew].sample(random:)
-    way ? send_form(path(piece, "/plan/again"), { "way" => way }) : send_form(path(piece, "/plan"), {})
+    way ? take_offer(piece, path(piece, "/plan/again"), {}, way:) : send_form(path(piece, "/plan"), {})
     expect(upsets(piece)).to be_empty, "a new #{way} plan does not know: #{upsets(piece).join(' ')}"
     expect(pins(piece)).to match_array kept
     result = latest(piece).result

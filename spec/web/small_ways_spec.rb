@@ -217,7 +217,7 @@ RSpec.describe "small ways", :web do
       make_cast(piece)
       make_season(studio)
       expect(text("#{path}/plan")).to include("No plan yet", "Make the plan")
-      expect(text("#{path}/plan/again")).to include "Make it anew"
+      expect(worked_out("#{path}/plan/again")).to include "Make it anew"
     end
 
     it "notices who is away though called, and shows what is pinned" do
@@ -239,8 +239,8 @@ RSpec.describe "small ways", :web do
       walk = piece.sections.first
       mirela = studio.people.find_by!(name: "Mirela")
       ask = { "change" => "teacher", "section" => walk.id.to_s, "teacher" => mirela.id.to_s }
-      expect(text("#{path}/plan/what-if?#{URI.encode_www_form(ask)}")).to include("Mirela", "Changes for people")
-      send_form "#{path}/plan/what-if", ask
+      expect(worked_out("#{path}/plan/what-if", ask)).to include("Mirela", "Changes for people")
+      take_offer piece, "#{path}/plan/what-if", ask
       expect(
         [
           walk.reload.choreographer,

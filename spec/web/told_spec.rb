@@ -16,7 +16,8 @@ RSpec.describe "what was told", :web do
 
   def plan_at(time, way = nil)
     App::Shared::Clock.frozen_at = time
-    send_form(way ? "/pieces/#{piece.id}/plan/again" : "/pieces/#{piece.id}/plan", way ? { "way" => way } : {})
+    plan = "/pieces/#{piece.id}/plan"
+    way ? take_offer(piece, "#{plan}/again", {}, way:) : send_form(plan, {})
     send_form "/pieces/#{piece.id}/plans/#{piece.reload.latest_plan.id}/publish", {}
     piece.published_plan
   end

@@ -42,7 +42,7 @@ RSpec.describe "what a plan does not know of", :web do
     said = "The rehearsal on Tue 2 Feb was cancelled."
     expect(shown("/")).to match(/Decide next #{said}/)
     expect([shown("/pieces/#{piece.id}/plan"), shown("/pieces/#{piece.id}/plan/again")]).to all(include(said))
-    send_form "/pieces/#{piece.id}/plan/again", { "way" => "anew" }
+    take_offer piece, "/pieces/#{piece.id}/plan/again", {}, way: "anew"
     expect(upsets).to eq []
     expect(shown("/")).not_to include said
   end
@@ -168,7 +168,7 @@ RSpec.describe "what a plan does not know of", :web do
       2.times do
         Records::Mail.where(studio:).delete_all
         App::Shared::Clock.frozen_at = App::Shared::Clock.now + 60
-        send_form "/pieces/#{piece.id}/plan/again", { "way" => "repair" }
+        take_offer piece, "/pieces/#{piece.id}/plan/again", {}, way: "repair"
         tell(piece)
         (@told ||= []) << mails
       end

@@ -93,11 +93,16 @@ module App
           told.map { |id, change| [names.fetch(id), change] }
         end
 
-        def warm_up = slots.find { |slot| slot.kind == "warm_up" }
-
         def call(person)
-          own = slots.select { |slot| slot.slot_people.any? { |called| called.person_id == person.id } }
-          PersonCall.new(person, own, opening: rehearsal.start_minute, warm_up: warm_up&.minutes || 0)
+          @person_calls ||= Reading::PersonCalls.new(rehearsal, slots)
+          @person_calls.of(person, roles.fetch(person.id))
+        end
+
+        # {person id => {slot id => role}}.
+        def roles
+          @roles ||= slots.each_with_object({}) do |slot, found|
+            slot.slot_people.each { |called| (found[called.person_id] ||= {})[slot.id] = called.role }
+          end
         end
 
         def sections = @sections ||= studio.sections.where(id: slots.flat_map(&:section_ids).uniq).order(:position).to_a

@@ -30,9 +30,8 @@ module App
         # [[call, rehearsal], …] of the next rehearsals this person is called to.
         def calls
           @calls ||= ahead.filter_map do |rehearsal|
-            call =
-              Calls::Pages::CallSheet.new(rehearsal, @studio.memberships.first, @now).calls
-                .find { |c| c.person.id == person.id }
+            own = slots.fetch(rehearsal.id, [])
+            call = Reading::PersonCalls.new(rehearsal, own).of(person, roles)
             [call, rehearsal] if call
           end.first(4)
         end
@@ -70,10 +69,28 @@ module App
             .map { |change| [change.date, change.text] }
         end
 
+        # {rehearsal id => its slots people were told}.
+        def slots
+          @slots ||= Reading::StandingSlots.standing(@studio, ahead).group_by(&:rehearsal_id)
+        end
+
+        # {slot id => role} of this person.
+        def roles
+          @roles ||=
+            @studio.slot_people.where(slot_id: slots.values.flatten.map(&:id), person_id: person.id)
+              .pluck(:slot_id, :role)
+              .to_h
+        end
+
         def ahead
-          ids = @studio.slot_people.where(person_id: person.id).pluck(:slot_id)
-          called = @studio.slots.where(id: ids).pluck(:rehearsal_id).uniq
-          @studio.rehearsals.standing.where(id: called, date: today..).includes(:rooms).limit(8).to_a
+          @ahead ||=
+            begin
+              called = @studio.slots.joins(:slot_people).where(slot_people: { person_id: person.id })
+              @studio.rehearsals.standing.where(id: called.reorder(nil).select(:rehearsal_id), date: today..)
+                .includes(:rooms)
+                .limit(8)
+                .to_a
+            end
         end
       end
     end

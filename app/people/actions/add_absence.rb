@@ -29,11 +29,7 @@ module App
 
         private
 
-        def date(name)
-          Date.iso8601(@params[name].to_s).then { |date| date if date.year.between?(2000, 2200) }
-        rescue ArgumentError # no date, or too long for one
-          nil
-        end
+        def date(name) = Shared::Dates.parse(@params[name])
 
         def minute(name) = Formats::Times.minutes(@params[name])
         def bad_time?(name) = !@params[name].to_s.empty? && minute(name).nil?

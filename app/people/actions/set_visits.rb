@@ -40,11 +40,7 @@ module App
           end
         end
 
-        def date(word)
-          Date.iso8601(word).then { |date| date if date.year.between?(2000, 2200) }
-        rescue ArgumentError # no date, or too long for one
-          nil
-        end
+        def date(word) = Shared::Dates.parse(word)
       end
     end
   end

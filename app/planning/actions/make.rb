@@ -22,20 +22,14 @@ module App
 
         def run
           made = PlanWithReviews.new(@draft, repaired(solve))
-          Records::Plan.transaction { saving(made, kept: @draft.past_slots).run }
+          @piece.alone(:planning) { saving(made).run(kept: @draft.past_slots) }
         end
 
         # What writes a plan that was made.
-        def saving(made, kept: [])
-          Save.new(
-            @piece,
-            @account,
-            made.plan,
-            made.tasks,
-            kept:,
-            result: PlanSummary.new(@draft, made).to_h,
-            pinned: @draft.season.pinned_keys
-          )
+        def saving(made)
+          Save.new(@piece, @account, made.plan, tasks: made.tasks, season: @draft.season,
+                                                result: PlanSummary.new(@draft, made).to_h,
+                                                pinned: @draft.season.pinned_keys)
         end
 
         # The plan of the core, not yet saved.

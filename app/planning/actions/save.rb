@@ -6,23 +6,20 @@ module App
       # Writes a plan as rows: its slots, who is called to each, the recap and the music, and warm-ups and cool-down
       # around them.
       class Save
-        def initialize(piece, account, plan, tasks, kept:, result:, pinned: [])
+        # plan: a Core::Planning::Plan, or one that was kept (Records::Mapping::StoredPlans::Stored); season: the one
+        # it was made in, so that what was ahead then is ahead here; result: what is kept beside the slots.
+        def initialize(piece, account, plan, season:, result:, tasks: plan.tasks, pinned: [])
           @piece = piece
-          @plan = plan
           @account = account
-          @tasks = tasks.to_h { |task| [task.id, task] }
-          @kept = kept
+          @plan = plan
+          @season = season
           @result = result
+          @tasks = tasks.to_h { |task| [task.id, task] }
           @pinned = pinned
-          @season = Records::Mapping::Seasons.new(piece, now: piece.studio.local(Shared::Clock.now))
-          @rehearsals =
-            piece.studio.rehearsals
-              .where(id: plan.placements.map { |p| Records::Mapping::Identifiers.row(p.window) })
-              .includes(:rooms)
-              .index_by(&:id)
         end
 
-        def run
+        # A new plan. kept: slots that lie behind us, taken over as they are.
+        def run(kept: [])
           row =
             @piece.plans.create!(
               studio_id: @piece.studio_id,
@@ -31,12 +28,12 @@ module App
               result: @result,
               school: @result.fetch("school", "add_on")
             )
-          CopySlots.into(row, @kept)
+          CopySlots.into(row, kept)
           write_all(row)
           row
         end
 
-        # Puts the plan's placements in place of the slots ahead; those behind stay.
+        # Puts the plan's placements in place of the slots that were ahead when it was made; those behind stay.
         def replace(row)
           ahead = row.slots.where(rehearsal_id: @season.open.map(&:id))
           CopySlots.remove(row, ahead)
@@ -48,12 +45,20 @@ module App
 
         def write_all(row)
           ends = @plan.bookends.group_by(&:window)
-          recaps = Recaps.new(row, @season, @tasks.values + @plan.problem.lately, work.order)
+          recaps = Recaps.new(row, @season, @tasks.values + @plan.lately, work.order)
           @plan.placements.group_by(&:window).each do |window, blocks|
-            rehearsal = @rehearsals.fetch(Records::Mapping::Identifiers.row(window))
+            rehearsal = rehearsals.fetch(Records::Mapping::Identifiers.row(window))
             made = blocks.map { |block| slot(row, rehearsal, block) } + recaps.make(ends.fetch(window, []))
             WarmUps.new(row, @season).make(rehearsal, made)
           end
+        end
+
+        def rehearsals
+          @rehearsals ||=
+            begin
+              ids = @plan.placements.map { |each| Records::Mapping::Identifiers.row(each.window) }
+              @piece.studio.rehearsals.where(id: ids).includes(:rooms).index_by(&:id)
+            end
         end
 
         def work = @work ||= Records::Mapping::Works.load(@piece)

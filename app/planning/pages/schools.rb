@@ -4,13 +4,20 @@ module App
   module Planning
     module Pages
       # The schools of building side by side, before one is chosen: minutes, how often what is danced, when it is ready.
-      class Schools < Shared::PiecePage
+      class Schools < Offer
+        KIND = "schools"
+        PATH = PATHS.fetch(KIND)
         Row = Struct.new(:key, :minutes, :danced, :first_run, :ready, :unplaced, :waiting, keyword_init: true)
 
-        def screen = :plan
         def title = "#{I18n.t('schools.title')} · #{piece.title}"
         def chosen = piece.setting("school")
-        def rows = @rows ||= Core::Planning::Schools::ALL.keys.map { |key| row(key) }
+
+        def rows
+          @rows ||= facts.fetch("rows").map do |row|
+            danced = row["danced"].transform_keys(&:to_i)
+            Row.new(**row.symbolize_keys, danced:, first_run: date(row["first_run"]), ready: date(row["ready"]))
+          end
+        end
 
         # How often each section is danced, in order of the piece: a bar each, to one scale over all schools.
         def bars(row)
@@ -45,35 +52,6 @@ module App
             height: tall,
             fill: Shared::Tape.fill(tape(section), "KEY")
           ) + Shared::Drawing.text(times, x: left + 8, y: 54, text_anchor: "middle", font_size: 11)
-        end
-
-        def row(key)
-          draft =
-            Reading::PlanDraft.new(
-              piece,
-              now,
-              variation: Reading::WhatIfChange.new(piece, { "change" => "school", "school" => key })
-            )
-          plan = Core::Planning::Solver.new(draft.problem, effort: "quick").plan
-          figures = Core::Planning::Schools::Figures.new(draft.tasks, work)
-          Row.new(
-            key:,
-            minutes: figures.minutes,
-            danced: figures.danced,
-            first_run: date(draft, run_windows(draft, plan).first),
-            ready: date(draft, plan.complete? ? plan.ready_window : nil),
-            unplaced: plan.unplaced_minutes,
-            waiting: plan.calls.sum(&:waiting)
-          )
-        end
-
-        def run_windows(draft, plan)
-          runs = draft.tasks.select(&:run?).map(&:id)
-          plan.placements.select { |placement| runs.include?(placement.task) }.map(&:window)
-        end
-
-        def date(draft, window)
-          (found = draft.problem.windows.find { |each| each.id == window }) && Date.iso8601(found.date)
         end
       end
     end

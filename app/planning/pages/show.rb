@@ -31,7 +31,14 @@ module App
         def slack = ready_on && piece.show_date && (piece.show_date - ready_on).to_i
         def full_runs = piece.setting("full_runs")
         def school = plan ? plan.school : piece.setting("school")
-        def searching? = plan && draft? && %w[waiting running].include?(plan.search["state"])
+        def searching? = plan && draft? && plan.searching?
+
+        # A plan that is being made just now, or nil.
+        def being_made
+          newest = piece.plan_offers.where(kind: "plan").order(:id).last
+          newest if newest&.under_way?(Shared::Clock.now)
+        end
+
         def wish(name) = piece.setting(name)
         def deadlines = season.deadlines
         def due = season.due
@@ -65,7 +72,7 @@ module App
         def cleanings = Actions::SaveWishes::CLEANING
 
         # What happened since that the plan does not know of, in sentences.
-        def upset = @upset ||= plan ? Reading::PlanConflicts.of(plan, piece, now) : []
+        def conflicts = @conflicts ||= plan ? Reading::PlanConflicts.of(plan, piece, now) : []
 
         def next_rehearsals
           open_rehearsals.first(3)
@@ -78,13 +85,7 @@ module App
         end
 
         # Who has most work and waiting in the rehearsals ahead: [Burden], the longest waits first.
-        def burdens
-          kept(:burdens) do
-            burden_rows.group_by(&:first)
-              .filter_map { |id, rows| people[id] && burden(people[id], rows) }
-              .sort_by { |each| [-each.waiting, -each.work, each.person.name] }
-          end
-        end
+        def burdens = kept(:burdens) { find_burdens }
 
         def missing
           [
@@ -111,16 +112,15 @@ module App
             Records::SlotPerson.where(studio_id: piece.studio_id, slot_id: ahead.map(&:id)).pluck(:person_id, :slot_id)
         end
 
-        def burden_rows
-          ids = ahead.select(&:work?).to_h { |slot| [slot.id, slot] }
-          called_ahead.filter_map { |person, slot| [person, ids[slot]] if ids.key?(slot) }
-        end
-
-        def burden(person, rows)
-          by_day = rows.map(&:last).group_by(&:rehearsal_id).values
-          work = rows.sum { |_, slot| slot.minutes }
-          there = by_day.sum { |same| same.map(&:end_minute).max - same.map(&:start_minute).min }
-          Burden.new(person:, calls: by_day.size, work:, waiting: there - work)
+        def find_burdens
+          slots = ahead.select(&:work?).index_by(&:id)
+          rows = called_ahead.filter_map do |person, id|
+            slot = slots[id]
+            [person, slot.rehearsal_id, slot.start_minute, slot.minutes] if slot && people[person]
+          end
+          Core::Planning::Burden.all(rows).map do |each|
+            Burden.new(person: people[each.who], calls: each.calls, work: each.work, waiting: each.waiting)
+          end
         end
       end
     end

@@ -54,11 +54,7 @@ module App
           found.uniq if found.all?
         end
 
-        def date(text)
-          Date.iso8601(text.to_s).then { |date| date if date.year.between?(2000, 2200) }
-        rescue ArgumentError # no date, or too long for one
-          nil
-        end
+        def date(text) = Shared::Dates.parse(text)
 
         def add(date)
           if @studio.rehearsals.standing.where(date:)

@@ -46,6 +46,7 @@ module Core
       end
 
       def complete? = unplaced.empty?
+      def lately = problem.lately
       def proven_impossible? = @proven_impossible
 
       # The same plan with reviews put into it.

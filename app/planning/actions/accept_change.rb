@@ -1,0 +1,64 @@
+# frozen_string_literal: true
+
+module App
+  module Planning
+    module Actions
+      # Does for good what was only tried in What if (a school is the plan's own; passes are a wish of the piece).
+      class AcceptChange
+        # asked: as the form said it.
+        def initialize(piece, asked)
+          @piece = piece
+          @studio = piece.studio
+          @asked = asked
+          @change = Reading::WhatIfChange.new(piece, asked)
+        end
+
+        # {window of the change as it was tried => the window it has become}.
+        def run
+          windows = send(:"accept_#{@change.kind}") || {}
+          @piece.reload.touch
+          windows
+        end
+
+        private
+
+        def accept_school = nil
+
+        def accept_without
+          @change.rehearsal.update!(cancelled_at: Shared::Clock.now)
+          nil
+        end
+
+        def accept_extra
+          date = @change.extra.date
+          Rehearsals::Actions::Add.new(@studio,
+{ "single" => date, **@asked.slice("start", "end"), "rooms" => rooms }).run
+          added = @studio.rehearsals.standing.where(date:).order(:id).last
+          { Records::Mapping::Identifiers::EXTRA => Records::Mapping::Identifiers.window(added.id) }
+        end
+
+        def rooms = @studio.rooms.open.ids.map(&:to_s)
+
+        # Somebody comes after all, from today on: days ahead are taken out of what they had said, days past stay.
+        def accept_freed
+          today = @studio.today(Shared::Clock.now)
+          ahead = @change.person.absences.where(to_date: today..)
+          ahead.where(from_date: today..).destroy_all
+          ahead.where(from_date: ...today).find_each { |absence| absence.update!(to_date: today - 1) }
+          @change.person.visits.where(date: today..).destroy_all
+          nil
+        end
+
+        def accept_passes
+          @piece.sections.each { |row| row.update!(**@change.passed(row)) }
+          nil
+        end
+
+        def accept_teacher
+          @change.section.update!(choreographer: @change.teacher)
+          nil
+        end
+      end
+    end
+  end
+end

@@ -1,0 +1,16 @@
+# frozen_string_literal: true
+
+module App
+  module Planning
+    module Actions
+      # Lets the worker go on looking for a better plan than one that was just made.
+      module Improve
+        # way: "repair" or "anew" where people know a plan already.
+        def self.start(plan, way: nil)
+          plan.update_columns(search: { "state" => "waiting", "share" => 0, "way" => way }.compact)
+          Jobs::ImprovePlan.enqueue(plan.studio_id, plan.id)
+        end
+      end
+    end
+  end
+end

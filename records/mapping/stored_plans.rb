@@ -1,0 +1,43 @@
+# frozen_string_literal: true
+
+module Records
+  module Mapping
+    # A plan of the core as JSON, to be written as rows later just as it was shown, and back.
+    module StoredPlans
+      Planning = Core::Planning
+      private_constant :Planning
+      TASK = %i[id kind minutes split dancers choreographers sections links title eights from_eight].freeze
+      # What writing a plan needs of it. tasks: people as row ids; lately: as the season names them.
+      Stored = Struct.new(:placements, :bookends, :tasks, :lately, keyword_init: true)
+
+      module_function
+
+      # plan: Core::Planning::Plan; tasks: [Task] with people as row ids => a hash of plain values.
+      def dump(plan, tasks)
+        {
+          "placements" => plan.placements.map { |each| plain(each.to_h) },
+          "bookends" => plan.bookends.map { |each| plain(each.to_h) },
+          "tasks" => tasks.map { |task| plain(task.to_h.slice(*TASK)) },
+          "lately" => plan.problem.lately.map { |task| plain(task.to_h.slice(*TASK)) }
+        }
+      end
+
+      # The same back. windows: {a window's text => another}, for a rehearsal that was only tried then.
+      def load(data, windows: {})
+        Stored.new(
+          placements: data["placements"].map { |each| Planning::Placement.new(**moved(each, windows)) },
+          bookends: data["bookends"].map { |each| Planning::Bookends::Bookend.new(**moved(each, windows)) },
+          tasks: data["tasks"].map { |each| Planning::Task.new(**each.symbolize_keys) },
+          lately: data["lately"].map { |each| Planning::Task.new(**each.symbolize_keys) }
+        )
+      end
+
+      def plain(values) = values.transform_keys(&:to_s)
+
+      def moved(each, windows)
+        values = each.symbolize_keys
+        values.merge(window: windows.fetch(values[:window], values[:window]))
+      end
+    end
+  end
+end
