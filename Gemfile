@@ -37,7 +37,6 @@ group :test do
   gem "capybara", "~> 3.40"
   gem "cuprite", "~> 0.17"
   gem "database_cleaner-active_record", "~> 2.2"
-  gem "factory_bot", "~> 6.5"
   gem "json_schemer", "~> 2.4"
   gem "parallel_tests", "~> 4.9"
   gem "rack-test", "~> 2.2"

@@ -11,10 +11,11 @@ const fonts = [
   ["@fontsource-variable/figtree", "figtree-latin-ext-wght-normal.woff2"],
 ];
 
-const filesUnder = (dir) =>
-  readdirSync(dir, { withFileTypes: true }).flatMap((entry) =>
-    entry.isDirectory() ? filesUnder(join(dir, entry.name)) : [join(dir, entry.name)]);
-const newest = (paths) => Math.max(...paths.map((path) => statSync(path).mtimeMs));
+const filesUnder = dir =>
+  readdirSync(dir, { withFileTypes: true }).flatMap(entry =>
+    entry.isDirectory() ? filesUnder(join(dir, entry.name)) : [join(dir, entry.name)],
+  );
+const newest = paths => Math.max(...paths.map(path => statSync(path).mtimeMs));
 const inputs = filesUnder("app").concat("package-lock.json", "config/assets.mjs");
 const stamp = "public/.built";
 
@@ -22,9 +23,14 @@ if (existsSync(stamp) && statSync(stamp).mtimeMs > newest(inputs)) process.exit(
 console.log("· building styles and scripts");
 for (const dir of ["public/fonts", "public/scripts", "public/styles"]) mkdirSync(dir, { recursive: true });
 for (const [name, file] of fonts) cpSync(`${modules}/${name}/files/${file}`, `public/fonts/${file}`);
-for (const path of filesUnder("app").filter((each) => each.endsWith(".js"))) cpSync(path, `public/scripts/${basename(path)}`);
-for (const file of readdirSync("app/assets/images")) cpSync(`app/assets/images/${file}`, `public/${file}`, { recursive: true });
+for (const path of filesUnder("app").filter(each => each.endsWith(".js")))
+  cpSync(path, `public/scripts/${basename(path)}`);
+for (const file of readdirSync("app/assets/images"))
+  cpSync(`app/assets/images/${file}`, `public/${file}`, { recursive: true });
 cpSync(`${modules}/@alpinejs/csp/dist/cdn.min.js`, "public/scripts/alpine.js");
-execFileSync(`${modules}/.bin/tailwindcss`, ["-i", "app/assets/styles/app.css", "-o", "public/styles/app.css", "--minify"],
-  { stdio: ["ignore", "ignore", "pipe"] });
+execFileSync(
+  `${modules}/.bin/tailwindcss`,
+  ["-i", "app/assets/styles/app.css", "-o", "public/styles/app.css", "--minify"],
+  { stdio: ["ignore", "ignore", "pipe"] },
+);
 writeFileSync(stamp, new Date().toISOString());

@@ -20,11 +20,16 @@ module Records
       "ending" => {}
     }.freeze
 
+    # Days that have a name of their own beside the show, and the shares of the time that may go into cleaning.
+    DEADLINES = %w[dress technical filming].freeze
+    CLEANING = [0.0, 0.15, 0.3, 0.6, 1.0].freeze
+
     belongs_to :studio
     has_one :track
     has_many :sections, -> { order(:position) }
     has_many :links, -> { order(:position) }, dependent: :delete_all
     has_many :groups, -> { order(:number) }
+    has_many :group_members, through: :groups
     has_many :castings
     has_many :people, through: :castings
     has_many :plans

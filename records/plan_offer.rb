@@ -1,8 +1,8 @@
 # frozen_string_literal: true
 
 module Records
-  # One or several plans that a director asked for: a first plan, what one change would do, planning again both ways, the
-  # ways to build it. The worker works them out; one of them may be taken as it was shown.
+  # One or several plans that a director asked for: a first plan, what one change would do, planning again both ways,
+  # the ways to build it. The worker works them out; one of them may be taken as it was shown.
   class PlanOffer < Base
     KINDS = %w[plan what_if replanning schools].freeze
     UNDER_WAY = %w[waiting running].freeze

@@ -89,7 +89,7 @@ module App
       def piece(title, lines, show_date)
         piece = @studio.pieces.create!(title:, show_date:)
         Records::Track.create!(studio: @studio, piece:, tempo: [[1, 116]])
-        Piece::Actions::ApplyStructure.new(piece, Piece::Actions::ApplyStructure.read(@studio, lines)).run
+        Piece::Actions::ApplyStructure.new(piece, Reading::TypedStructure.read(@studio, lines)).run
         Shared::KeepRevision.new(piece, @director).record("piece begun")
         piece
       end

@@ -6,7 +6,8 @@ module App
     class Doors
       def text
         studio = Records::Studio.find_by!(demo: true)
-        people = App::Doors::Pages::SignIn.demo_accounts.map { |account, role| "    #{account.email.ljust(30)} #{role}" }
+        people =
+          Reading::DemoAccounts.all.map { |account, role| "    #{account.email.ljust(30)} #{role}" }
         ["  Demo people (password #{Builder::PASSWORD}), or choose a door on the sign-in page:", *people,
          "    #{Settings.app_url}/my/demo-#{studio.id}   a dancer's own page"].join("\n")
       end

@@ -43,7 +43,7 @@ module App
           form: World::WINGS_FORM,
           first_count_seconds: 3.2
         )
-        Piece::Actions::ApplyStructure.new(@piece, Piece::Actions::ApplyStructure.read(@studio, World::WINGS_LINES)).run
+        Piece::Actions::ApplyStructure.new(@piece, Reading::TypedStructure.read(@studio, World::WINGS_LINES)).run
         @piece.reload
       end
 
@@ -103,7 +103,8 @@ module App
       def seated
         wren = @studio.people.find_by!(name: World::SEATED)
         @piece.sections.each do |section|
-          (eights = Steps::SEATED[section.name]) && section.versions.create!(studio: @studio, kind: "seated", eights:)
+          eights = Steps::SEATED[section.name]
+          section.versions.create!(studio: @studio, kind: "seated", eights:) if eights
         end
         @piece.version_people.create!(studio: @studio, person: wren, kind: "seated")
       end

@@ -8,6 +8,20 @@ module App
         doors(app)
         lost_password(app)
         invitations(app)
+        beginning(app)
+      end
+
+      def self.beginning(app)
+        app.allow(:anyone, get: "/begin") { page "doors/new_studio", Pages::NewStudio.new, layout: :plain }
+        app.allow :anyone, post: "/begin" do
+          result = Actions::CreateStudio.new(params).run
+          unless result.ok?
+            next page("doors/new_studio", Pages::NewStudio.new(params, result.errors), layout: :plain, status: 422)
+          end
+
+          sign_in(result.value.account, studio: result.value.studio)
+          redirect "/"
+        end
       end
 
       def self.doors(app)
@@ -15,20 +29,18 @@ module App
         app.allow :anyone, post: "/sign-in" do
           result = Actions::SignIn.new(params["email"], params["password"], Shared::Clock.now).run
           unless result.ok?
-            next(
-              page(
-                "doors/sign_in",
-                Pages::SignIn.new(email: params["email"], error: result.errors[:base]),
-                layout: :plain,
-                status: 422
-              )
+            next page(
+              "doors/sign_in",
+              Pages::SignIn.new(email: params["email"], error: result.errors[:base]),
+              layout: :plain,
+              status: 422
             )
           end
 
           redirect sign_in(result.value) || "/"
         end
         app.allow :anyone, post: "/demo/enter" do
-          found = Pages::SignIn.demo_accounts.find { |account, _| account.id == number(params["account"]) } || halt(404)
+          found = Reading::DemoAccounts.all.find { |account, _| account.id == number(params["account"]) } || halt(404)
           sign_in(found.first)
           redirect "/"
         end
@@ -73,13 +85,11 @@ module App
           result =
             Actions::AcceptInvitation.new(params["token"], params["name"], params["password"], Shared::Clock.now).run
           unless result.ok?
-            next(
-              page(
-                "doors/invitation",
-                Pages::Invitation.new(params["token"], Shared::Clock.now, name: params["name"], errors: result.errors),
-                layout: :plain,
-                status: 422
-              )
+            next page(
+              "doors/invitation",
+              Pages::Invitation.new(params["token"], Shared::Clock.now, name: params["name"], errors: result.errors),
+              layout: :plain,
+              status: 422
             )
           end
 

@@ -51,12 +51,10 @@ module App
           shown = found_page(Pages::Show, index: number(params["index"]))
           result = Actions::Agree.new(piece, shown.standing, params, account, today).run
           unless result.ok?
-            next(
-              page(
-                "joins/show",
-                piece_page(Pages::Show, index: shown.index, errors: result.errors, typed: params),
-                status: 422
-              )
+            next page(
+              "joins/show",
+              piece_page(Pages::Show, index: shown.index, errors: result.errors, typed: params),
+              status: 422
             )
           end
 

@@ -10,22 +10,28 @@ document.addEventListener("alpine:init", () => {
     init() {
       this.table = this.$root.querySelector("table.has");
       this.rows = [...this.table.querySelectorAll("tr[data-p]")];
-      this.items = [...this.table.querySelectorAll("thead th[data-item]")].map((th) => th.dataset.item);
+      this.items = [...this.table.querySelectorAll("thead th[data-item]")].map(th => th.dataset.item);
       this.can = this.$root.dataset.can === "true";
       const first = this.table.querySelector("td[data-i]");
       if (first) first.tabIndex = 0;
-      this.$root.addEventListener("click", (event) => this.undo(event));
+      this.$root.addEventListener("click", event => this.undo(event));
     },
 
-    at(cell) { return { row: this.rows.indexOf(cell.parentNode), column: cell.cellIndex - 1 }; },
-    cell(place) { return this.rows[place.row] && this.rows[place.row].cells[place.column + 1]; },
+    at(cell) {
+      return { row: this.rows.indexOf(cell.parentNode), column: cell.cellIndex - 1 };
+    },
+    cell(place) {
+      return this.rows[place.row] && this.rows[place.row].cells[place.column + 1];
+    },
 
     mark(from, to) {
       this.anchor = from;
       this.focus = to;
-      this.table.querySelectorAll("td.on").forEach((cell) => cell.classList.remove("on"));
-      this.marked().forEach((cell) => cell.classList.add("on"));
-      this.table.querySelectorAll("td[tabindex='0']").forEach((cell) => { cell.tabIndex = -1; });
+      this.table.querySelectorAll("td.on").forEach(cell => cell.classList.remove("on"));
+      this.marked().forEach(cell => cell.classList.add("on"));
+      this.table.querySelectorAll("td[tabindex='0']").forEach(cell => {
+        cell.tabIndex = -1;
+      });
       const cell = this.cell(to);
       cell.tabIndex = 0;
       cell.focus({ preventScroll: false });
@@ -35,7 +41,10 @@ document.addEventListener("alpine:init", () => {
       if (!this.focus) return [];
       const [top, bottom] = [this.anchor.row, this.focus.row].sort((a, b) => a - b);
       const [left, right] = [this.anchor.column, this.focus.column].sort((a, b) => a - b);
-      return this.rows.slice(top, bottom + 1).flatMap((row) => [...row.cells].slice(left + 1, right + 2)).filter((cell) => "i" in cell.dataset);
+      return this.rows
+        .slice(top, bottom + 1)
+        .flatMap(row => [...row.cells].slice(left + 1, right + 2))
+        .filter(cell => "i" in cell.dataset);
     },
 
     down(event) {
@@ -70,61 +79,104 @@ document.addEventListener("alpine:init", () => {
     },
     walk([down, right], widen) {
       let next = { row: this.focus.row + down, column: this.focus.column + right };
-      while (this.cell(next) && next.column >= 0 && !("i" in this.cell(next).dataset)) next = { row: next.row + down, column: next.column + right };
+      while (this.cell(next) && next.column >= 0 && !("i" in this.cell(next).dataset))
+        next = { row: next.row + down, column: next.column + right };
       if (!this.cell(next) || next.column < 0) return;
       this.mark(widen ? this.anchor : next, next);
     },
 
-    tick(event) { this.send(Number(event.currentTarget.dataset.rung)); },
+    tick(event) {
+      this.send(Number(event.currentTarget.dataset.rung));
+    },
 
     async send(rung) {
       const cells = this.marked();
-      if (!this.can) { this.told = "This piece is put away; nothing can be ticked."; return; }
-      if (cells.length === 0) { this.told = "Mark a cell first."; return; }
-      const names = cells.map((cell) => `${cell.parentNode.dataset.p}:${this.items[cell.cellIndex - 1]}`);
-      const client = Array.from(crypto.getRandomValues(new Uint32Array(3)), (n) => n.toString(36)).join("");
-      const answer = await this.post(this.$root.dataset.url, { cells: [...new Set(names)], rung, kind: "danced", client });
-      if (answer) { this.show(answer.cells); this.told = `${answer.cells.length} ticked`; }
+      if (!this.can) {
+        this.told = "This piece is put away; nothing can be ticked.";
+        return;
+      }
+      if (cells.length === 0) {
+        this.told = "Mark a cell first.";
+        return;
+      }
+      const names = cells.map(cell => `${cell.parentNode.dataset.p}:${this.items[cell.cellIndex - 1]}`);
+      const client = Array.from(crypto.getRandomValues(new Uint32Array(3)), n => n.toString(36)).join("");
+      const answer = await this.post(this.$root.dataset.url, {
+        cells: [...new Set(names)],
+        rung,
+        kind: "danced",
+        client,
+      });
+      if (answer) {
+        this.show(answer.cells);
+        this.told = `${answer.cells.length} ticked`;
+      }
     },
 
     async post(url, data) {
-      const headers = { "Content-Type": "application/json", Accept: "application/json", "X-CSRF-Token": document.querySelector("meta[name=csrf-token]").content };
-      const answer = await fetch(url, { method: "POST", headers, body: JSON.stringify(data) }).catch(() => null);
-      if (!answer) { this.told = "No connection. Nothing was ticked; try again."; return null; }
-      if (answer.status === 401) { location.assign("/sign-in"); return null; }
+      const headers = {
+        "Content-Type": "application/json",
+        Accept: "application/json",
+        "X-CSRF-Token": document.querySelector("meta[name=csrf-token]").content,
+      };
+      const answer = await fetch(url, { method: "POST", headers, body: JSON.stringify(data) }).catch(
+        () => null,
+      );
+      if (!answer) {
+        this.told = "No connection. Nothing was ticked; try again.";
+        return null;
+      }
+      if (answer.status === 401) {
+        location.assign("/sign-in");
+        return null;
+      }
       const body = await answer.json().catch(() => ({}));
-      if (!answer.ok) { this.told = body.error || "That did not work. Reload the page and try again."; return null; }
+      if (!answer.ok) {
+        this.told = body.error || "That did not work. Reload the page and try again.";
+        return null;
+      }
       return body;
     },
 
     show(states) {
-      const rows = Object.fromEntries(this.rows.map((row) => [row.dataset.p, row]));
-      states.forEach((state) => this.items.forEach((item, column) => {
-        const cell = item === state.item && rows[state.person] && rows[state.person].cells[column + 1];
-        if (!cell) return;
-        const keep = ["join", "on"].filter((name) => cell.classList.contains(name));
-        cell.className = [state.ring, ...keep].join(" ");
-        cell.textContent = state.rung;
-      }));
+      const rows = Object.fromEntries(this.rows.map(row => [row.dataset.p, row]));
+      states.forEach(state =>
+        this.items.forEach((item, column) => {
+          const cell = item === state.item && rows[state.person] && rows[state.person].cells[column + 1];
+          if (!cell) return;
+          const keep = ["join", "on"].filter(name => cell.classList.contains(name));
+          cell.className = [state.ring, ...keep].join(" ");
+          cell.textContent = state.rung;
+        }),
+      );
       if (this.open) this.log();
     },
 
     async log() {
       const cell = this.cell(this.focus);
-      const query = new URLSearchParams({ person: cell.parentNode.dataset.p, item: this.items[cell.cellIndex - 1], bare: 1 });
+      const query = new URLSearchParams({
+        person: cell.parentNode.dataset.p,
+        item: this.items[cell.cellIndex - 1],
+        bare: 1,
+      });
       const answer = await fetch(`${this.$root.dataset.log}?${query}`).catch(() => null);
       if (!answer || !answer.ok) return;
       this.$refs.log.innerHTML = await answer.text();
       this.open = true;
     },
-    close() { this.open = false; },
+    close() {
+      this.open = false;
+    },
 
     async undo(event) {
       const button = event.target.closest("[data-undo]");
       if (!button) return;
       event.preventDefault();
       const answer = await this.post(button.closest("form").action, {});
-      if (answer) { this.show(answer.cells); this.told = "Taken back"; }
+      if (answer) {
+        this.show(answer.cells);
+        this.told = "Taken back";
+      }
     },
     async takeBackLast() {
       await this.log();

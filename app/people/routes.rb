@@ -34,12 +34,10 @@ module App
           person = find(studio.people)
           result = Actions::AddAbsence.new(person, params).run
           unless result.ok?
-            next(
-              page(
-                "people/show",
-                Pages::Show.new(person, member, today, errors: result.errors, typed: params),
-                status: 422
-              )
+            next page(
+              "people/show",
+              Pages::Show.new(person, member, today, errors: result.errors, typed: params),
+              status: 422
             )
           end
 

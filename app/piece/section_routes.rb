@@ -14,12 +14,10 @@ module App
           result = Actions::SaveSection.new(section, params, member).run
           code = result.value == :conflict ? 409 : 422
           unless result.ok?
-            next(
-              page(
-                "piece/section",
-                piece_page(Pages::Section, section: find(piece.sections), typed: params, result:),
-                status: code
-              )
+            next page(
+              "piece/section",
+              piece_page(Pages::Section, section: find(piece.sections), typed: params, result:),
+              status: code
             )
           end
 

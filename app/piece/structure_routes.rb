@@ -15,12 +15,10 @@ module App
           permit Policy, piece, :direct?
           result = Actions::SaveStructure.new(piece, params, account).run
           unless result.ok?
-            next(
-              page(
-                "piece/structure",
-                piece_page(Pages::Structure, typed: params, result:),
-                status: result.value == :conflict ? 409 : 422
-              )
+            next page(
+              "piece/structure",
+              piece_page(Pages::Structure, typed: params, result:),
+              status: result.value == :conflict ? 409 : 422
             )
           end
 

@@ -1,16 +1,28 @@
-// The build: slots dragged to another rehearsal or moved by arrow keys, with the verdict at once; pinned; and the search.
+// The build: slots dragged to another rehearsal or moved by arrow keys, with the verdict at once; pinned; and the
+// search.
 document.addEventListener("alpine:init", () => {
-  const headers = () => ({ "Content-Type": "application/json", Accept: "application/json", "X-CSRF-Token": document.querySelector("meta[name=csrf-token]").content });
+  const headers = () => ({
+    "Content-Type": "application/json",
+    Accept: "application/json",
+    "X-CSRF-Token": document.querySelector("meta[name=csrf-token]").content,
+  });
 
   Alpine.data("build", () => ({
     told: "",
-    columns() { return [...this.$root.querySelectorAll("[data-column]")]; },
-    at(slot) { return this.columns().findIndex((column) => column.dataset.column === slot.dataset.in); },
+    columns() {
+      return [...this.$root.querySelectorAll("[data-column]")];
+    },
+    at(slot) {
+      return this.columns().findIndex(column => column.dataset.column === slot.dataset.in);
+    },
     key(event) {
       const slot = event.target.closest("[data-slot]");
       if (!slot) return;
       const by = { ArrowLeft: -1, ArrowRight: 1 }[event.key];
-      if (by) { event.preventDefault(); this.move(slot, this.columns()[this.at(slot) + by]); }
+      if (by) {
+        event.preventDefault();
+        this.move(slot, this.columns()[this.at(slot) + by]);
+      }
       if (event.key === "p" || event.key === "P") this.pin(slot);
     },
     down(event) {
@@ -19,25 +31,39 @@ document.addEventListener("alpine:init", () => {
       slot.setPointerCapture(event.pointerId);
       slot.focus();
       const from = event.clientX;
-      slot.onpointermove = (moved) => slot.setAttribute("transform", `translate(${moved.clientX - from} 0)`);
-      slot.onpointerup = (up) => {
+      slot.onpointermove = moved => slot.setAttribute("transform", `translate(${moved.clientX - from} 0)`);
+      slot.onpointerup = up => {
         slot.onpointermove = null;
         slot.onpointerup = null;
         slot.removeAttribute("transform");
-        const target = this.columns().find((column) => { const box = column.getBoundingClientRect(); return up.clientX >= box.left && up.clientX < box.right; });
+        const target = this.columns().find(column => {
+          const box = column.getBoundingClientRect();
+          return up.clientX >= box.left && up.clientX < box.right;
+        });
         if (target && target.dataset.column !== slot.dataset.in) this.move(slot, target);
       };
     },
     async move(slot, column) {
       if (!column) return;
-      const answer = await fetch(`${this.$root.dataset.move}${slot.dataset.slot}/move`, { method: "POST", headers: headers(), body: JSON.stringify({ rehearsal: column.dataset.column }) }).catch(() => null);
+      const answer = await fetch(`${this.$root.dataset.move}${slot.dataset.slot}/move`, {
+        method: "POST",
+        headers: headers(),
+        body: JSON.stringify({ rehearsal: column.dataset.column }),
+      }).catch(() => null);
       const said = answer ? await answer.json().catch(() => ({})) : { base: "No connection just now." };
       if (said.moved) location.reload();
       else this.told = said.base || "That could not be moved.";
     },
     async pin(slot) {
-      const answer = await fetch(`${this.$root.dataset.move}${slot.dataset.slot}/pin`, { method: "POST", headers: headers(), body: "{}" }).catch(() => null);
-      if (!answer || !answer.ok) { this.told = "That could not be pinned."; return; }
+      const answer = await fetch(`${this.$root.dataset.move}${slot.dataset.slot}/pin`, {
+        method: "POST",
+        headers: headers(),
+        body: "{}",
+      }).catch(() => null);
+      if (!answer || !answer.ok) {
+        this.told = "That could not be pinned.";
+        return;
+      }
       const said = await answer.json();
       slot.classList.toggle("pinned", said.pinned);
       this.told = said.pinned ? "Pinned: it stays here when you plan again." : "No longer pinned.";
@@ -46,12 +72,19 @@ document.addEventListener("alpine:init", () => {
 
   // How far something is that the worker was asked for; the page is loaded anew when it is there.
   Alpine.data("workedOut", () => ({
-    init() { this.ask(); },
+    init() {
+      this.ask();
+    },
     async ask() {
-      const answer = await fetch(this.$root.dataset.url, { headers: { Accept: "application/json" } }).catch(() => null);
+      const answer = await fetch(this.$root.dataset.url, { headers: { Accept: "application/json" } }).catch(
+        () => null,
+      );
       const said = answer && answer.ok ? await answer.json() : {};
       this.$refs.bar.value = Math.max(said.share || 0, 0.05);
-      if (["done", "stopped"].includes(said.state)) { location.reload(); return; }
+      if (["done", "stopped"].includes(said.state)) {
+        location.reload();
+        return;
+      }
       setTimeout(() => this.ask(), 400);
     },
   }));
@@ -59,13 +92,20 @@ document.addEventListener("alpine:init", () => {
   // How the search for a better plan goes; the page is loaded anew when it has found one.
   Alpine.data("search", () => ({
     told: "looking for a better one",
-    init() { this.ask(); },
+    init() {
+      this.ask();
+    },
     async ask() {
-      const answer = await fetch(this.$root.dataset.url, { headers: { Accept: "application/json" } }).catch(() => null);
+      const answer = await fetch(this.$root.dataset.url, { headers: { Accept: "application/json" } }).catch(
+        () => null,
+      );
       const said = answer && answer.ok ? await answer.json() : {};
       this.$refs.bar.value = Math.max(said.share || 0, 0.05);
       if (said.state === "done") {
-        if (said.better) { location.reload(); return; }
+        if (said.better) {
+          location.reload();
+          return;
+        }
         this.told = "nothing better found";
         return;
       }

@@ -4,6 +4,9 @@ module App
   module Reading
     # What one plan changes of another for each person, rehearsal by rehearsal: new calls, cancelled ones, other times.
     class CallDifference
+      # Days for which people are shown what changed.
+      NEWS = 7
+
       # A change of one person's call to a rehearsal, with its words.
       Change = Struct.new(:kind, :date, :before, :after, keyword_init: true) do
         def text

@@ -2,8 +2,8 @@
 
 module App
   module Reading
-    # What a plan of a piece is made from: its tasks by a school, and the season as a problem. A what-if change alters one
-    # thing to see what it would do (see WhatIfChange).
+    # What a plan of a piece is made from: its tasks by a school, and the season as a problem. A what-if change alters
+    # one thing to see what it would do (see WhatIfChange).
     class PlanDraft
       Planning = Core::Planning
       private_constant :Planning
@@ -73,12 +73,12 @@ module App
       # Who was not there when something was taught, by the register: {item key => [person id]}.
       def missed
         rows =
-          Records::Attendance
+          @studio.attendances
             .joins(
               "JOIN slots ON slots.rehearsal_id = attendances.rehearsal_id JOIN slot_people ON " \
               "slot_people.slot_id = slots.id AND slot_people.person_id = attendances.person_id"
             )
-            .where(studio_id: @studio.id, present: false, slots: { plan_id: plan&.id, kind: %w[learn make] })
+            .where(present: false, slots: { plan_id: plan&.id, kind: %w[learn make] })
             .distinct
             .pluck("slots.task_key", :person_id)
         rows.group_by { |key, _| Core::Planning::TaskKey.subject(key) }.transform_values { |same| same.map(&:last) }

@@ -61,18 +61,15 @@ module App
 
       def problem(problem)
         if rehearsal
-          return (
-            problem.with(
-              windows: problem.windows.reject { |window| window.id == Records::Mapping::Identifiers.window(rehearsal.id) }
-            )
-          )
+          gone = Records::Mapping::Identifiers.window(rehearsal.id)
+          problem.with(windows: problem.windows.reject { |window| window.id == gone })
+        elsif extra
+          problem.with(windows: (problem.windows + [extra]).sort_by { |window| [window.day, window.start] })
+        elsif person
+          problem.freed(Records::Mapping::Identifiers.person(person.id))
+        else
+          problem
         end
-        if extra
-          return problem.with(windows: (problem.windows + [extra]).sort_by { |window| [window.day, window.start] })
-        end
-        return problem unless person
-
-        problem.freed(Records::Mapping::Identifiers.person(person.id))
       end
 
       # What fewer or more passes make of a section (as a row or in the core): its difficulty, and minutes set by hand.

@@ -9,12 +9,10 @@ module App
         app.allow :director, post: "/rehearsals" do
           result = Actions::Add.new(studio, params).run
           unless result.ok?
-            next(
-              page(
-                "rehearsals/index",
-                Pages::Index.new(member, local_now, errors: result.errors, typed: params),
-                status: 422
-              )
+            next page(
+              "rehearsals/index",
+              Pages::Index.new(member, local_now, errors: result.errors, typed: params),
+              status: 422
             )
           end
 
@@ -31,12 +29,10 @@ module App
         app.allow :director, post: "/rooms" do
           result = Actions::AddRoom.new(studio, params).run
           unless result.ok?
-            next(
-              page(
-                "rehearsals/index",
-                Pages::Index.new(member, local_now, errors: result.errors, typed: params),
-                status: 422
-              )
+            next page(
+              "rehearsals/index",
+              Pages::Index.new(member, local_now, errors: result.errors, typed: params),
+              status: 422
             )
           end
 

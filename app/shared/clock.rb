@@ -8,6 +8,11 @@ module App
         attr_writer :frozen_at
 
         def now = @frozen_at || Time.now.utc
+
+        # Names of the time zones to choose from.
+        def zones
+          TZInfo::Timezone.all_identifiers.grep(%r{\A(Africa|America|Asia|Atlantic|Australia|Europe|Indian|Pacific)/})
+        end
       end
     end
   end

@@ -85,14 +85,16 @@ module App
       end
 
       def counts_side(known, which)
-        return I18n.t(which == :leaving ? "joins.ends_on" : "joins.begins_on") if known.value.zero?
-
-        which == :leaving ? I18n.t("joins.over", counts: Amount.of(known.value)) : I18n.t("joins.pickup")
+        if which == :leaving
+          known.value.zero? ? I18n.t("joins.ends_on") : I18n.t("joins.over", counts: Amount.of(known.value))
+        else
+          I18n.t(known.value.zero? ? "joins.begins_on" : "joins.pickup")
+        end
       end
 
       def groups_side(finding, which)
         return I18n.t("joins.meet", count: finding.entering.value) if which == :entering && finding.facts[:meet]
-        return finding.fits? ? I18n.t("joins.all_together") : I18n.t("joins.wants_all") if which == :entering
+        return I18n.t(finding.fits? ? "joins.all_together" : "joins.wants_all") if which == :entering
 
         late = finding.facts[:later]&.keys&.join(" and ")
         return I18n.t("joins.late", group: late, count: finding.leaving.value) if late

@@ -55,12 +55,10 @@ module App
             end
           shown = { show: "lines", at: params["at"] }
           unless result.ok?
-            next(
-              page(
-                "spacing/show",
-                piece_page(Pages::Show, show: "lines", errors: result.errors, typed: params),
-                status: result.value == :conflict ? 409 : 422
-              )
+            next page(
+              "spacing/show",
+              piece_page(Pages::Show, show: "lines", errors: result.errors, typed: params),
+              status: result.value == :conflict ? 409 : 422
             )
           end
 

@@ -5,26 +5,37 @@ document.addEventListener("alpine:init", () => {
     playing: false,
     init() {
       this.data = JSON.parse(this.$root.dataset.stage);
-      this.spots = new Map(this.data.spots.map((spot) => [String(spot.p), spot]));
+      this.spots = new Map(this.data.spots.map(spot => [String(spot.p), spot]));
       this.can = this.$root.dataset.can === "true";
       this.box = this.$root;
     },
-    svg() { return this.$refs.floor.querySelector("svg"); },
-    mark(id) { return this.svg().querySelector(`[data-p="${id}"]`); },
+    svg() {
+      return this.$refs.floor.querySelector("svg");
+    },
+    mark(id) {
+      return this.svg().querySelector(`[data-p="${id}"]`);
+    },
     // Metres to the drawing's own units, as the page drew it.
-    x(metres) { return this.svg().viewBox.baseVal.width / 2 + metres * this.data.scale; },
-    y(metres) { return 26 + (this.data.depth - metres) * this.data.scale; },
-    put(id, x, y) { this.mark(id).setAttribute("transform", `translate(${this.x(x)} ${this.y(y)})`); },
+    x(metres) {
+      return this.svg().viewBox.baseVal.width / 2 + metres * this.data.scale;
+    },
+    y(metres) {
+      return 26 + (this.data.depth - metres) * this.data.scale;
+    },
+    put(id, x, y) {
+      this.mark(id).setAttribute("transform", `translate(${this.x(x)} ${this.y(y)})`);
+    },
 
     down(event) {
       const mark = event.target.closest("[data-p]");
       if (!mark || !this.can) return;
       const spot = this.spots.get(mark.dataset.p);
-      const ratio = this.svg().viewBox.baseVal.width / this.svg().getBoundingClientRect().width / this.data.scale;
+      const ratio =
+        this.svg().viewBox.baseVal.width / this.svg().getBoundingClientRect().width / this.data.scale;
       const from = { x: event.clientX, y: event.clientY, sx: spot.x, sy: spot.y };
       mark.setPointerCapture(event.pointerId);
       mark.focus();
-      mark.onpointermove = (moved) => {
+      mark.onpointermove = moved => {
         spot.x = from.sx + (moved.clientX - from.x) * ratio;
         spot.y = from.sy - (moved.clientY - from.y) * ratio;
         this.put(mark.dataset.p, spot.x, spot.y);
@@ -40,9 +51,16 @@ document.addEventListener("alpine:init", () => {
       if (!mark || !this.can) return;
       const spot = this.spots.get(mark.dataset.p);
       const step = event.shiftKey ? 0.1 : 0.25;
-      const move = { ArrowLeft: [-step, 0], ArrowRight: [step, 0], ArrowUp: [0, step], ArrowDown: [0, -step] }[event.key];
-      if (move) { spot.x += move[0]; spot.y += move[1]; }
-      else if (event.key === "f" || event.key === "F") spot.f = (spot.f % 8) + 1;
+      const move = {
+        ArrowLeft: [-step, 0],
+        ArrowRight: [step, 0],
+        ArrowUp: [0, step],
+        ArrowDown: [0, -step],
+      }[event.key];
+      if (move) {
+        spot.x += move[0];
+        spot.y += move[1];
+      } else if (event.key === "f" || event.key === "F") spot.f = (spot.f % 8) + 1;
       else if (event.key === "p" || event.key === "P") spot.pin = !spot.pin;
       else return;
       event.preventDefault();
@@ -53,20 +71,35 @@ document.addEventListener("alpine:init", () => {
       this.timer = setTimeout(() => this.save(), 400);
     },
     async save() {
-      const headers = { "Content-Type": "application/json", Accept: "application/json", "X-CSRF-Token": document.querySelector("meta[name=csrf-token]").content };
-      const body = JSON.stringify({ moment: this.box.dataset.moment, version: this.data.version, spots: [...this.spots.values()] });
+      const headers = {
+        "Content-Type": "application/json",
+        Accept: "application/json",
+        "X-CSRF-Token": document.querySelector("meta[name=csrf-token]").content,
+      };
+      const body = JSON.stringify({
+        moment: this.box.dataset.moment,
+        version: this.data.version,
+        spots: [...this.spots.values()],
+      });
       const answer = await fetch(this.box.dataset.url, { method: "POST", headers, body }).catch(() => null);
-      const said = answer ? await answer.json().catch(() => ({})) : { base: "No connection just now: what you moved is not saved yet." };
-      if (!answer || !answer.ok) { this.told = said.base || "That could not be saved."; return; }
+      const said = answer
+        ? await answer.json().catch(() => ({}))
+        : { base: "No connection just now: what you moved is not saved yet." };
+      if (!answer || !answer.ok) {
+        this.told = said.base || "That could not be saved.";
+        return;
+      }
       this.data.version = said.version;
       this.told = "Saved.";
       const page = new DOMParser().parseFromString(said.html, "text/html");
       this.$refs.facts.replaceChildren(...page.body.childNodes);
-      this.svg().querySelectorAll("line[data-way]").forEach((line) => {
-        const spot = this.spots.get(line.dataset.way);
-        line.setAttribute("x2", this.x(spot.x));
-        line.setAttribute("y2", this.y(spot.y));
-      });
+      this.svg()
+        .querySelectorAll("line[data-way]")
+        .forEach(line => {
+          const spot = this.spots.get(line.dataset.way);
+          line.setAttribute("x2", this.x(spot.x));
+          line.setAttribute("y2", this.y(spot.y));
+        });
     },
 
     // A share of the way, 0 to 1, straight and even.
@@ -76,19 +109,25 @@ document.addEventListener("alpine:init", () => {
         this.put(id, from[0] + (spot.x - from[0]) * share, from[1] + (spot.y - from[1]) * share);
       });
     },
-    scrub() { this.show(Number(this.$refs.range.value) / 100); },
+    scrub() {
+      this.show(Number(this.$refs.range.value) / 100);
+    },
     play() {
       this.playing = !this.playing;
-      if (!this.playing) { this.show(1); return; }
+      if (!this.playing) {
+        this.show(1);
+        return;
+      }
       const length = Math.max(this.data.counts, 2) * 540;
       let began = null;
-      const frame = (now) => {
+      const frame = now => {
         if (!this.playing) return;
         began = began || now;
         const share = Math.min((now - began) / length, 1);
         this.$refs.range.value = share * 100;
         this.show(share);
-        if (share < 1) requestAnimationFrame(frame); else this.playing = false;
+        if (share < 1) requestAnimationFrame(frame);
+        else this.playing = false;
       };
       requestAnimationFrame(frame);
     },
@@ -100,5 +139,9 @@ document.addEventListener("alpine:init", () => {
   }));
 
   // Who is out: the sheet follows each tap.
-  Alpine.data("holes", () => ({ go() { this.$root.requestSubmit(); } }));
+  Alpine.data("holes", () => ({
+    go() {
+      this.$root.requestSubmit();
+    },
+  }));
 });

@@ -24,10 +24,8 @@ module App
           result = Actions::Save.new(section, params, account, today).run
           code = result.value == :conflict ? 409 : 422
           unless result.ok?
-            next(
-              page("steps/show", piece_page(Pages::Show, section: section.id.to_s, typed: params, result:),
-status: code)
-            )
+            next page("steps/show", piece_page(Pages::Show, section: section.id.to_s, typed: params, result:),
+atus: code)
           end
 
           say result.value
@@ -44,12 +42,10 @@ status: code)
           result = Actions::SaveVersion.new(section, kind, params, account).run
           shown = { section: section.id.to_s, version: kind }
           unless result.ok?
-            next(
-              page(
-                "steps/show",
-                piece_page(Pages::Show, **shown, typed: params, result:),
-                status: result.value == :conflict ? 409 : 422
-              )
+            next page(
+              "steps/show",
+              piece_page(Pages::Show, **shown, typed: params, result:),
+              status: result.value == :conflict ? 409 : 422
             )
           end
 
@@ -68,12 +64,10 @@ status: code)
           permit Policy, link.section, :edit?
           result = Actions::SaveDifference.new(link, params, account, today).run
           unless result.ok?
-            next(
-              page(
-                "steps/difference",
-                piece_page(Pages::Difference, link: find(piece.links), typed: params, result:),
-                status: 422
-              )
+            next page(
+              "steps/difference",
+              piece_page(Pages::Difference, link: find(piece.links), typed: params, result:),
+              status: 422
             )
           end
 

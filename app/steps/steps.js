@@ -12,10 +12,14 @@ document.addEventListener("alpine:init", () => {
       this.form = this.$root;
       this.draft = `draft:${this.form.getAttribute("action")}`;
       this.recall();
-      window.addEventListener("keydown", (event) => this.anywhere(event));
+      window.addEventListener("keydown", event => this.anywhere(event));
     },
-    rows() { return [...this.list.querySelectorAll("[data-eight]")]; },
-    line(row) { return row.querySelector("input"); },
+    rows() {
+      return [...this.list.querySelectorAll("[data-eight]")];
+    },
+    line(row) {
+      return row.querySelector("input");
+    },
 
     // Drafts survive a reload; one made of another version of the section is not put back.
     keep() {
@@ -27,11 +31,22 @@ document.addEventListener("alpine:init", () => {
       if (!kept || kept.version !== this.form.dataset.version) return;
       const last = Math.max(...kept.fields.map(([name]) => Number(name.match(/\d+/)[0])));
       while (this.rows().length < last && this.$refs.blank) this.insertAfter(this.rows().at(-1), "");
-      kept.fields.forEach(([name, value]) => { const field = this.form.elements[name]; if (field && field.value !== value) { field.value = value; this.drafted = true; } });
+      kept.fields.forEach(([name, value]) => {
+        const field = this.form.elements[name];
+        if (field && field.value !== value) {
+          field.value = value;
+          this.drafted = true;
+        }
+      });
       if (this.drafted) this.changed();
     },
-    forget() { sessionStorage.removeItem(this.draft); location.reload(); },
-    layer(event) { this.form.classList.toggle(`hide-${event.target.value}`, !event.target.checked); },
+    forget() {
+      sessionStorage.removeItem(this.draft);
+      location.reload();
+    },
+    layer(event) {
+      this.form.classList.toggle(`hide-${event.target.value}`, !event.target.checked);
+    },
 
     changed() {
       this.keep();
@@ -60,11 +75,14 @@ document.addEventListener("alpine:init", () => {
       this.$refs.side.replaceChildren(...page.querySelector("[data-side]").childNodes);
     },
 
-    add() { this.insertAfter(this.rows().at(-1), ""); },
+    add() {
+      this.insertAfter(this.rows().at(-1), "");
+    },
     insertAfter(row, text) {
       if (this.form.elements.version) return row; // a version has the section's eights, no more
       const fresh = this.$refs.blank.content.cloneNode(true).firstElementChild;
-      if (row) row.after(fresh); else this.list.append(fresh);
+      if (row) row.after(fresh);
+      else this.list.append(fresh);
       this.number();
       this.line(fresh).value = text;
       this.line(fresh).focus();
@@ -74,7 +92,7 @@ document.addEventListener("alpine:init", () => {
     number() {
       this.rows().forEach((row, i) => {
         row.querySelector("strong").textContent = i + 1;
-        row.querySelectorAll("input").forEach((field) => {
+        row.querySelectorAll("input").forEach(field => {
           field.name = field.name.replace(/rows\[\d*\]/, `rows[${i + 1}]`);
           if (field.ariaLabel) field.ariaLabel = field.ariaLabel.replace(/Eight \d*/, `Eight ${i + 1}`);
         });
@@ -87,33 +105,49 @@ document.addEventListener("alpine:init", () => {
       const all = this.rows();
       const at = all.indexOf(row);
       if (event.key === "Enter" && (event.ctrlKey || event.metaKey)) this.insertAfter(row, "");
-      else if (event.key === "Enter" || event.key === "ArrowDown") (all[at + 1] ? this.line(all[at + 1]).focus() : null);
-      else if (event.key === "ArrowUp") (all[at - 1] ? this.line(all[at - 1]).focus() : null);
+      else if (event.key === "Enter" || event.key === "ArrowDown")
+        all[at + 1] ? this.line(all[at + 1]).focus() : null;
+      else if (event.key === "ArrowUp") all[at - 1] ? this.line(all[at - 1]).focus() : null;
       else return;
       event.preventDefault();
     },
     anywhere(event) {
       if (event.key === "Escape") this.keys = false;
       if (event.key === "?" && !event.target.closest("input, textarea, select")) this.keys = true;
-      if (event.key === "s" && (event.ctrlKey || event.metaKey)) { event.preventDefault(); this.form.requestSubmit(); }
+      if (event.key === "s" && (event.ctrlKey || event.metaKey)) {
+        event.preventDefault();
+        this.form.requestSubmit();
+      }
     },
-    help() { this.keys = !this.keys; },
+    help() {
+      this.keys = !this.keys;
+    },
 
     // A pasted sheet: its first line goes where the caret is, each further line into the next eight.
     paste(event) {
       const row = event.target.closest("[data-eight]");
-      const lines = event.clipboardData.getData("text").split(/\r?\n/).filter((line) => line.trim() !== "");
+      const lines = event.clipboardData
+        .getData("text")
+        .split(/\r?\n/)
+        .filter(line => line.trim() !== "");
       if (!row || lines.length < 2) return;
       event.preventDefault();
       let at = row;
       lines.slice(0, 200).forEach((text, i) => {
         const all = this.rows();
         if (i === 0) this.line(at).value += text.trim();
-        else if (all[all.indexOf(at) + 1] && this.line(all[all.indexOf(at) + 1]).value === "") { at = all[all.indexOf(at) + 1]; this.line(at).value = text.trim(); }
-        else at = this.insertAfter(at, text.trim());
+        else if (all[all.indexOf(at) + 1] && this.line(all[all.indexOf(at) + 1]).value === "") {
+          at = all[all.indexOf(at) + 1];
+          this.line(at).value = text.trim();
+        } else at = this.insertAfter(at, text.trim());
       });
       this.changed();
     },
-    sent() { sessionStorage.removeItem(this.draft); setTimeout(() => { this.busy = true; }); },
+    sent() {
+      sessionStorage.removeItem(this.draft);
+      setTimeout(() => {
+        this.busy = true;
+      });
+    },
   }));
 });

@@ -5,23 +5,11 @@ module App
     # Beginning a studio, choosing among several, its settings, leaving it.
     module Routes
       def self.registered(app)
-        beginning(app)
+        places(app)
         settings(app)
       end
 
-      def self.beginning(app)
-        app.allow(:anyone, get: "/begin") { page "doors/new_studio", Doors::Pages::NewStudio.new, layout: :plain }
-        app.allow :anyone, post: "/begin" do
-          result = Doors::Actions::CreateStudio.new(params).run
-          unless result.ok?
-            next(
-              page("doors/new_studio", Doors::Pages::NewStudio.new(params, result.errors), layout: :plain, status: 422)
-            )
-          end
-
-          sign_in(result.value.account, studio: result.value.studio)
-          redirect "/"
-        end
+      def self.places(app)
         app.allow(:account, get: "/studios") { page "studio/places", Pages::Places.new(account), layout: :plain }
         app.allow :account, post: "/studios/:id/enter" do
           place = account.memberships.find_by(studio_id: number(params["id"])) || halt(404)

@@ -53,9 +53,9 @@ module Core
       def at(part, count)
         from, to = part.moves(@own)
         return move(count - part.offset) if count.between?(from, to)
-        return count > part.offset - part.hold_before ? :holding : :off if count < from
+        return (:holding if count <= to + part.hold_after) unless count < from
 
-        count <= to + part.hold_after ? :holding : nil
+        count > part.offset - part.hold_before ? :holding : :off
       end
 
       def move(count) = @free.include?(count) ? :free : :moving

@@ -38,9 +38,8 @@ module Core
         def change(link, danced)
           changes = link.changes
           if danced.origin
-            return (
-              link.with(changes: changes.with(replace: { **changes.replace, danced.origin => changed(danced.row) }))
-            )
+            replace = { **changes.replace, danced.origin => changed(danced.row) }
+            return link.with(changes: changes.with(replace:))
           end
 
           inserted =
@@ -58,19 +57,17 @@ module Core
         def apply(work, index, here_only: false)
           link = work.links[index - 1]
           if here_only || link.altered?
-            return (
-              Edit.link(work, index) do |own|
-                own.with(
-                  changes:
-                    own.changes.with(
-                      insert_after: {
-                        **own.changes.insert_after,
-                        0 => [row, *own.changes.insert_after[0]]
-                      }
-                    )
-                )
-              end
-            )
+            return Edit.link(work, index) do |own|
+              own.with(
+                changes:
+                  own.changes.with(
+                    insert_after: {
+                      **own.changes.insert_after,
+                      0 => [row, *own.changes.insert_after[0]]
+                    }
+                  )
+              )
+            end
           end
 
           Edit.section(work, link.section.id) { |section| section.with(rows: [row, *section.rows]) }

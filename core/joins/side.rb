@@ -140,13 +140,11 @@ module Core
         stated = section.public_send(@edge)
         stated = Piece::Danced.turned(stated) if mirrored?
         if @edge == :entry
-          return (
-            Movement::Walk.new(
-              [line, *@danced.link_lines(place.link).drop(1)],
-              entry: stated,
-              vocabulary: @danced.vocabulary
-            ).entry
-          )
+          return Movement::Walk.new(
+            [line, *@danced.link_lines(place.link).drop(1)],
+            entry: stated,
+            vocabulary: @danced.vocabulary
+          ).entry
         end
 
         Movement::Walk.new([line], from: @from, exit: stated, vocabulary: @danced.vocabulary).exit

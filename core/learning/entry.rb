@@ -6,6 +6,9 @@ module Core
     # changed, undone. day: a Date. undoes: id of the entry that an "undone" takes back.
     class Entry < Values::Value.of(:id, :kind, :day, rung: 0, undoes: nil)
       KINDS = %w[taught danced signed_off self_reported clip_reviewed corrected changed undone].freeze
+
+      # Those that somebody who teaches can enter.
+      BY_HAND = %w[taught danced signed_off corrected].freeze
       # Kinds that lift the cell to their rung; the others only inform.
       LIFTING = %w[taught danced signed_off clip_reviewed].freeze
 

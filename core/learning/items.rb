@@ -33,7 +33,7 @@ module Core
       def of_link(index) = links_at[index]
 
       # The item of the join that leaves the link with this index, or nil after the last.
-      def of_join(index) = (join = @joins[index - 1]) && by_key[join.key]
+      def of_join(index) = @joins[index - 1].then { |join| by_key[join&.key] }
 
       private
 

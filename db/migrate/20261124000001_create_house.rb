@@ -30,7 +30,8 @@ class CreateHouse < ActiveRecord::Migration[7.2]
     columns.each do |column, target = column.to_s.delete_suffix("_id").pluralize|
       change_column_null table, column, null
       add_index table, [:studio_id, column]
-      add_foreign_key table, target, column: [:studio_id, column], primary_key: %i[studio_id id], on_delete: (null ? nil : on_delete)
+      add_foreign_key table, target,
+                      column: [:studio_id, column], primary_key: %i[studio_id id], on_delete: (null ? nil : on_delete)
     end
   end
 
@@ -341,7 +342,8 @@ class CreateHouse < ActiveRecord::Migration[7.2]
         IF TG_OP = 'DELETE' AND current_setting('joinchain.clearing', true) = 'on' THEN RETURN OLD; END IF;
         RAISE EXCEPTION '% is append-only', TG_TABLE_NAME;
       END $$;
-      CREATE TRIGGER append_only BEFORE UPDATE OR DELETE ON #{table} FOR EACH ROW EXECUTE FUNCTION keep_what_was_written();
+      CREATE TRIGGER append_only BEFORE UPDATE OR DELETE ON #{table} FOR EACH ROW
+      EXECUTE FUNCTION keep_what_was_written();
     SQL
   end
 end

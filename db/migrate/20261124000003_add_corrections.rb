@@ -15,6 +15,7 @@ class AddCorrections < ActiveRecord::Migration[7.2]
     end
     add_index :corrections, %i[studio_id id], unique: true
     add_index :corrections, %i[studio_id section_id]
-    add_foreign_key :corrections, :sections, column: %i[studio_id section_id], primary_key: %i[studio_id id], on_delete: :cascade
+    add_foreign_key :corrections, :sections,
+                    column: %i[studio_id section_id], primary_key: %i[studio_id id], on_delete: :cascade
   end
 end

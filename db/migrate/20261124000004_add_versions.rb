@@ -14,7 +14,8 @@ class AddVersions < ActiveRecord::Migration[7.2]
     end
     add_index :versions, %i[studio_id id], unique: true
     add_index :versions, %i[section_id kind], unique: true
-    add_foreign_key :versions, :sections, column: %i[studio_id section_id], primary_key: %i[studio_id id], on_delete: :cascade
+    add_foreign_key :versions, :sections,
+                    column: %i[studio_id section_id], primary_key: %i[studio_id id], on_delete: :cascade
 
     create_table :version_people do |t|
       t.references :studio, null: false, foreign_key: { on_delete: :cascade }
@@ -27,7 +28,8 @@ class AddVersions < ActiveRecord::Migration[7.2]
     add_index :version_people, %i[studio_id id], unique: true
     add_index :version_people, "piece_id, person_id, coalesce(section_id, 0)", unique: true, name: "one_version_each"
     { piece_id: :pieces, person_id: :people, section_id: :sections }.each do |column, table|
-      add_foreign_key :version_people, table, column: [:studio_id, column], primary_key: %i[studio_id id], on_delete: :cascade
+      add_foreign_key :version_people, table,
+                      column: [:studio_id, column], primary_key: %i[studio_id id], on_delete: :cascade
     end
   end
 end

@@ -15,7 +15,10 @@ class AddJoinsAndSpacing < ActiveRecord::Migration[7.2]
   private
 
   def within(table, **columns)
-    columns.each { |column, target| add_foreign_key table, target, column: [:studio_id, column], primary_key: %i[studio_id id], on_delete: :cascade }
+    columns.each do |column, target|
+      add_foreign_key table, target,
+                      column: [:studio_id, column], primary_key: %i[studio_id id], on_delete: :cascade
+    end
     add_index table, %i[studio_id id], unique: true
   end
 
@@ -35,7 +38,8 @@ class AddJoinsAndSpacing < ActiveRecord::Migration[7.2]
     end
     within :agreements, piece_id: :pieces
     add_index :agreements, %i[piece_id join_key id]
-    execute "CREATE TRIGGER append_only BEFORE UPDATE OR DELETE ON agreements FOR EACH ROW EXECUTE FUNCTION keep_what_was_written()"
+    execute "CREATE TRIGGER append_only BEFORE UPDATE OR DELETE ON agreements FOR EACH ROW " \
+            "EXECUTE FUNCTION keep_what_was_written()"
   end
 
   def join_facts
@@ -74,8 +78,11 @@ class AddJoinsAndSpacing < ActiveRecord::Migration[7.2]
     end
     within :formations, piece_id: :pieces
     add_index :formations, "link_id, moment, coalesce(count, 0)", unique: true, name: "one_formation_a_moment"
-    add_index :links, %i[studio_id id], unique: true, name: "links_of_a_studio" unless index_exists?(:links, %i[studio_id id])
-    add_foreign_key :formations, :links, column: %i[studio_id link_id], primary_key: %i[studio_id id], on_delete: :cascade
+    unless index_exists?(:links, %i[studio_id id])
+      add_index :links, %i[studio_id id], unique: true, name: "links_of_a_studio"
+    end
+    add_foreign_key :formations, :links,
+                    column: %i[studio_id link_id], primary_key: %i[studio_id id], on_delete: :cascade
     create_table :spots do |t|
       t.references :studio, null: false, foreign_key: { on_delete: :cascade }
       t.bigint :formation_id, null: false

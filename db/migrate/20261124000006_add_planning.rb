@@ -20,7 +20,9 @@ class AddPlanning < ActiveRecord::Migration[7.2]
     end
     add_index :attendances, %i[studio_id id], unique: true
     add_index :attendances, %i[rehearsal_id person_id], unique: true
-    add_foreign_key :attendances, :rehearsals, column: %i[studio_id rehearsal_id], primary_key: %i[studio_id id], on_delete: :cascade
-    add_foreign_key :attendances, :people, column: %i[studio_id person_id], primary_key: %i[studio_id id], on_delete: :cascade
+    add_foreign_key :attendances, :rehearsals,
+                    column: %i[studio_id rehearsal_id], primary_key: %i[studio_id id], on_delete: :cascade
+    add_foreign_key :attendances, :people,
+                    column: %i[studio_id person_id], primary_key: %i[studio_id id], on_delete: :cascade
   end
 end

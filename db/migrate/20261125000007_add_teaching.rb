@@ -16,6 +16,7 @@ class AddTeaching < ActiveRecord::Migration[7.2]
       t.datetime :created_at, null: false
     end
     add_index :teachings, %i[studio_id section_id id]
-    add_foreign_key :teachings, :sections, column: %i[studio_id section_id], primary_key: %i[studio_id id], on_delete: :cascade
+    add_foreign_key :teachings, :sections,
+                    column: %i[studio_id section_id], primary_key: %i[studio_id id], on_delete: :cascade
   end
 end

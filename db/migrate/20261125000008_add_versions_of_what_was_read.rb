@@ -1,9 +1,9 @@
 # What was read of a piece or a season is kept under a counter, raised at the end of every transaction that changes it:
 # the counter's row is held until the commit, so a lower number never becomes visible after a higher one.
 #
-# Deferred triggers raise them, so that no table can be forgotten by the program: pieces first; a studio's season is only
-# noted then and raised in a second round, after all pieces (rows are locked in one order everywhere: cells by key, then
-# pieces, then studios). A counter is raised once for all rows that one commit (or one statement) changed.
+# Deferred triggers raise them, so that no table can be forgotten by the program: pieces first; a studio's season is
+# only noted then and raised in a second round, after all pieces (rows are locked in one order everywhere: cells by key,
+# then pieces, then studios). A counter is raised once for all rows that one commit (or one statement) changed.
 class AddVersionsOfWhatWasRead < ActiveRecord::Migration[7.2]
   # Whose change changes a piece, and how the piece is found from the row.
   OF_PIECE = {

@@ -101,7 +101,7 @@ module Records
       end
 
       # The first day on which a film is there, its days of editing after the filming.
-      def film_ready = (day = deadlines["filming"]) && (day + @piece.setting("deadlines")["editing_days"].to_i)
+      def film_ready = deadlines["filming"]&.+(@piece.setting("deadlines")["editing_days"].to_i)
 
       # A plan's slots ahead as placements of its tasks.
       def placements(plan)

@@ -4,7 +4,8 @@
 module RouteWorld
   # What an :id stands for under a piece.
   UNDER = { "ticks" => "entry", "links" => "link", "sections" => "section", "groups" => "group", "plans" => "plan",
-            "names" => "word", "slots" => "slot", "corrections" => "correction", "told" => "told" }.freeze
+            "names" => "word", "slots" => "slot", "corrections" => "correction", "told" => "told",
+            "offers" => "offer" }.freeze
 
   # A concrete path of the studio for each pattern.
   def path_for(pattern)
@@ -43,6 +44,7 @@ module RouteWorld
         "slot" => plan.slots.find(&:work?).id,
         "link" => piece.links.first.id,
         "section" => piece.sections.first.id,
+        "offer" => make_offer.id,
         "group" => piece.groups.first.id,
         "correction" => piece.sections.first.corrections.create!(studio:, text: "soft knees", by_name: "M").id,
         "word" => studio.own_steps.create!(name: "wiggle", like: "hip").id
@@ -51,6 +53,11 @@ module RouteWorld
   end
 
   def make_plan = App::Planning::Actions::Make.new(piece, piece.revisions.first.account, studio.local(NOW)).run
+
+  def make_offer
+    App::Planning::Actions::AskForPlans.new(piece, members["director"].account, "replanning", {}).run
+    piece.plan_offers.last
+  end
 
   # A join that does not fit, so that there is something to mend.
   def clash

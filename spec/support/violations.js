@@ -1,2 +1,4 @@
 window.policyViolations = [];
-document.addEventListener("securitypolicyviolation", (event) => window.policyViolations.push(`${event.violatedDirective}: ${event.blockedURI}`));
+document.addEventListener("securitypolicyviolation", event =>
+  window.policyViolations.push(`${event.violatedDirective}: ${event.blockedURI}`),
+);

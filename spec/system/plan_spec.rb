@@ -14,7 +14,7 @@ RSpec.describe "the build in the browser", :browser do
     enter director
     visit "/pieces/#{piece.id}/plan"
     click_button "Make the plan"
-    find(".notice", text: "The plan is made")
+    find("p", text: "This plan is a draft")
   end
 
   def last_run
@@ -50,6 +50,7 @@ RSpec.describe "the build in the browser", :browser do
 
   it "shows ways to build it, and what a change would do before it is done" do
     click_link "Ways to build it"
+    click_button "Work it out"
     expect(page).to have_css("tbody tr", count: 4).and have_text("add on from the top (now)")
     all("button", text: "Take this way")[2].click
     expect(page).to have_text("sections, then joins")
@@ -57,7 +58,7 @@ RSpec.describe "the build in the browser", :browser do
     within(find("form", text: "A rehearsal falls away")) { click_button "Show" }
     expect(page).to have_text("Without the rehearsal on").and have_text("Changes for people")
     click_button "Do it, and plan again"
-    expect(page).to have_text("Done, and planned again.")
+    expect(page).to have_text("Done. This is the plan that was shown.")
   end
 
   it "leads from a cancelled evening to what people are told instead" do
@@ -68,7 +69,7 @@ RSpec.describe "the build in the browser", :browser do
     expect(page).to have_text("cancelled")
     visit "/"
     click_link "The rehearsal on Tue 2 Feb was cancelled."
-    within(".notice") { click_link "See what to do" }
+    within(".notice") { click_button "See what to do" }
     expect(page).to have_css("li", text: "The rehearsal on Tue 2 Feb was cancelled.").and have_text("cancelled calls")
     within(first("section", text: "Keep what stands")) { click_button "Take this one" }
     expect(page).to have_text("This plan is a draft; calls still follow the one before.").and have_no_text(

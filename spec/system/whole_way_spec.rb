@@ -76,7 +76,7 @@ RSpec.describe "the whole way", :browser do
   def plan_and_tell
     click_link "Plan"
     click_button "Make the plan"
-    expect(page).to have_text("The plan is made").and have_text("5 of 5")
+    expect(page).to have_text("This plan is a draft").and have_text("5 of 5")
     expect(page).to have_css("svg.build rect.run", count: 5)
     click_button "Tell everybody"
     expect(page).to have_text("Everybody's calls now follow this plan.")

@@ -65,7 +65,7 @@ RSpec.describe "answers", :web do
       send_form "/leave", {}
       expect(studio.memberships.count).to eq 1
       allow(Settings).to receive(:production?).and_return(true)
-      expect(App::Doors::Pages::SignIn.demo_accounts).to be_empty
+      expect(App::Reading::DemoAccounts.all).to be_empty
     end
   end
 

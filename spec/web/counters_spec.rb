@@ -12,6 +12,7 @@ RSpec.describe App::Reading::PieceSnapshots, :web do
   let(:section) { piece.sections.first }
 
   def counters = Records::Piece.where(id: piece.id).pick(:work_version, :learning_seq)
+
   def tick(who, rung: 3, item: "s#{section.id}")
     App::Learning::Actions::RecordTicks.new(
       piece, director.account, { "cells" => ["#{who.id}:#{item}"], "rung" => rung }, Date.new(2027, 2, 2)
@@ -74,7 +75,8 @@ RSpec.describe App::Reading::PieceSnapshots, :web do
     it "knows every table that holds rows of a piece" do
       holding = ActiveRecord::Base.connection.tables.select do |table|
         columns = ActiveRecord::Base.connection.columns(table).map(&:name)
-        columns.intersect?(%w[piece_id section_id formation_id group_id link_id]) || %w[people own_steps].include?(table)
+        columns.intersect?(%w[piece_id section_id formation_id group_id link_id]) ||
+          %w[people own_steps].include?(table)
       end
       aside = %w[ledger_entries learning_states plans plan_offers corrections teachings]
       expect(holding - aside - ways.keys).to be_empty
@@ -186,6 +188,40 @@ RSpec.describe App::Reading::PieceSnapshots, :web do
       row = { studio_id: studio.id, name: "x", like: "hip", created_at: NOW, updated_at: NOW }
       twice = -> { 2.times { Records::OwnStep.insert_all!([row]) } }
       expect { App::Shared::SubmitOnce.new(studio, "third").run(&twice) }.to raise_error(ActiveRecord::RecordNotUnique)
+    end
+
+    # Two people who give the same name: whoever is second reads a sentence.
+    {
+      "a word for a step" => lambda do |own|
+        App::Steps::Actions::AddOwnStep.new(own, { "name" => "Wiggle", "like" => "jump" }).run
+      end,
+      "a room" => ->(own) { App::Rehearsals::Actions::AddRoom.new(own, { "room" => "Attic", "capacity" => "9" }).run },
+      "a group" => ->(own) { App::Piece::Actions::SaveGroups.new(own.pieces.first, { "name" => "Early" }).add },
+      "a person" => ->(own) { App::People::Actions::Save.new(own, own.people.new, { "name" => "Ada Berg" }).run }
+    }.each do |what, add|
+      it "tells whoever is second that #{what} of this name is there" do
+        piece
+        answers = Queue.new
+        first_is_in = Queue.new
+        first = lambda do |_|
+          Records::Base.transaction do
+            answers << add.call(Records::Studio.find(studio.id)).ok?
+            first_is_in << true
+            sleep 0.01 until somebody_waits?
+          end
+        end
+        second = lambda do |_|
+          first_is_in.pop
+          answers << add.call(Records::Studio.find(studio.id)).ok?
+        end
+        together(first, second)
+        expect([answers.pop, answers.pop]).to eq [true, false]
+      end
+    end
+
+    # Looked up among the locks, which are read live (what a session does is read once a transaction).
+    def somebody_waits?
+      Records::Base.connection.select_value("SELECT 1 FROM pg_locks WHERE NOT granted LIMIT 1")
     end
 
     it "never loses a stop that is asked for while the search says how far it is" do

@@ -35,9 +35,19 @@ document.addEventListener("alpine:init", () => {
       const handle = event.currentTarget;
       const left = this.box.getBoundingClientRect().left;
       handle.setPointerCapture(event.pointerId);
-      const nearest = (x) => this.edges.reduce((best, edge, i) => (Math.abs(edge - x) < Math.abs(this.edges[best] - x) ? i : best), 0);
-      handle.onpointermove = (moved) => { handle.style.left = `${moved.clientX - left}px`; };
-      handle.onpointerup = (up) => { handle.onpointermove = null; handle.onpointerup = null; this.move(handle, nearest(up.clientX - left)); };
+      const nearest = x =>
+        this.edges.reduce(
+          (best, edge, i) => (Math.abs(edge - x) < Math.abs(this.edges[best] - x) ? i : best),
+          0,
+        );
+      handle.onpointermove = moved => {
+        handle.style.left = `${moved.clientX - left}px`;
+      };
+      handle.onpointerup = up => {
+        handle.onpointermove = null;
+        handle.onpointerup = null;
+        this.move(handle, nearest(up.clientX - left));
+      };
     },
     move(handle, place) {
       const cut = Number(handle.dataset.cut);
@@ -45,15 +55,29 @@ document.addEventListener("alpine:init", () => {
       const high = (this.places[cut + 1] || this.edges.length - 1) - 1;
       const cuts = [...this.places];
       cuts[cut] = Math.min(Math.max(place, low), high);
-      if (cuts[cut] === this.places[cut]) { handle.style.left = `${handle.dataset.x}px`; return; }
+      if (cuts[cut] === this.places[cut]) {
+        handle.style.left = `${handle.dataset.x}px`;
+        return;
+      }
       location.assign(`?${this.box.dataset.more}&cuts=${cuts.join("-")}&by=${this.box.dataset.by}`);
     },
   }));
 
   // A form that is sent once.
-  Alpine.data("busy", () => ({ busy: false, sent() { setTimeout(() => { this.busy = true; }); } }));
+  Alpine.data("busy", () => ({
+    busy: false,
+    sent() {
+      setTimeout(() => {
+        this.busy = true;
+      });
+    },
+  }));
 
-  Alpine.data("printing", () => ({ go() { window.print(); } }));
+  Alpine.data("printing", () => ({
+    go() {
+      window.print();
+    },
+  }));
 
   // A tempo from taps. After a rest of two seconds the next tap begins anew.
   Alpine.data("taps", () => ({
@@ -67,14 +91,25 @@ document.addEventListener("alpine:init", () => {
     },
     tap(event) {
       const now = event.timeStamp;
-      if (this.times.length && now - this.times.at(-1) > 2000) { this.times = []; this.bpm = null; }
+      if (this.times.length && now - this.times.at(-1) > 2000) {
+        this.times = [];
+        this.bpm = null;
+      }
       this.times.push(now);
       this.ask();
     },
     async ask() {
       const count = this.times.length;
-      const headers = { "Content-Type": "application/json", Accept: "application/json", "X-CSRF-Token": token() };
-      const answer = await fetch("/taps", { method: "POST", headers, body: JSON.stringify({ taps: this.times }) }).catch(() => null);
+      const headers = {
+        "Content-Type": "application/json",
+        Accept: "application/json",
+        "X-CSRF-Token": token(),
+      };
+      const answer = await fetch("/taps", {
+        method: "POST",
+        headers,
+        body: JSON.stringify({ taps: this.times }),
+      }).catch(() => null);
       const body = answer ? await answer.json().catch(() => ({})) : { text: "No connection just now." };
       if (count !== this.times.length) return;
       this.told = body.text;
@@ -96,9 +131,14 @@ document.addEventListener("alpine:init", () => {
     init() {
       this.lines = this.$refs.lines;
       const draft = sessionStorage.getItem(this.draftKey());
-      if (draft && this.lines.value === "") { this.lines.value = draft; this.ask(); }
+      if (draft && this.lines.value === "") {
+        this.lines.value = draft;
+        this.ask();
+      }
     },
-    draftKey() { return `draft:${location.pathname}`; },
+    draftKey() {
+      return `draft:${location.pathname}`;
+    },
     changed() {
       sessionStorage.setItem(this.draftKey(), this.lines.value);
       clearTimeout(this.timer);
@@ -106,13 +146,19 @@ document.addEventListener("alpine:init", () => {
     },
     sent() {
       sessionStorage.removeItem(this.draftKey());
-      setTimeout(() => { this.busy = true; });
+      setTimeout(() => {
+        this.busy = true;
+      });
     },
     async ask() {
       const sequence = ++this.sequence;
       const body = new FormData(this.$root);
       body.set("sequence", sequence);
-      const answer = await fetch(this.$root.dataset.url, { method: "POST", body, headers: { "X-CSRF-Token": token() } }).catch(() => null);
+      const answer = await fetch(this.$root.dataset.url, {
+        method: "POST",
+        body,
+        headers: { "X-CSRF-Token": token() },
+      }).catch(() => null);
       if (!answer || !answer.ok || sequence !== this.sequence) return;
       this.$refs.preview.innerHTML = await answer.text();
     },

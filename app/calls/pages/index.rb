@@ -48,7 +48,7 @@ module App
         def changes(piece)
           plan = piece.published_plan
           before = piece.told_before
-          unless plan && before && plan.published_at > Shared::Clock.now - (MyPart::Pages::Show::NEWS * 86_400)
+          unless plan && before && plan.published_at > Shared::Clock.now - (Reading::CallDifference::NEWS * 86_400)
             return {}
           end
 

@@ -16,10 +16,7 @@ module App
         def title = I18n.t("sign_in.begin")
         def value(name) = @typed[name].to_s
         def zone = value("time_zone").empty? ? "Europe/London" : value("time_zone")
-
-        def zones
-          TZInfo::Timezone.all_identifiers.grep(%r{\A(Africa|America|Asia|Atlantic|Australia|Europe|Indian|Pacific)/})
-        end
+        def zones = Shared::Clock.zones
       end
     end
   end

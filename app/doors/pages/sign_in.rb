@@ -7,22 +7,13 @@ module App
       class SignIn
         attr_reader :email, :error
 
-        # [[account, what they are], …] of the demo studio; none in production.
-        def self.demo_accounts
-          return [] if Settings.production?
-
-          studio = Records::Studio.find_by(demo: true) or return []
-          studio.memberships.includes(:account).order(:id)
-            .map { |place| [place.account, I18n.t("roles.#{place.role}")] }
-        end
-
         def initialize(email: "", error: nil)
           @email = email
           @error = error
         end
 
         def title = I18n.t("sign_in.title")
-        def doors = @doors ||= SignIn.demo_accounts
+        def doors = @doors ||= Reading::DemoAccounts.all
       end
     end
   end

@@ -114,8 +114,8 @@ module App
         def danced?(join)
           join.links.any? do |index|
             [index, index + 1].all? do |i|
-              (item = @page.items.of_link(i)) &&
-                @page.items.dancers(item).any? { |who| @page.progress.at_least?(who, item.key, "tempo") }
+              item = @page.items.of_link(i)
+              item && @page.items.dancers(item).any? { |who| @page.progress.at_least?(who, item.key, "tempo") }
             end
           end
         end

@@ -35,7 +35,8 @@ module App
         def stated
           Records::Section::EDGE
             .filter_map do |name, among|
-              (chosen = among.find { |each| each.to_s == @params[name].to_s }) && [name, chosen]
+              chosen = among.find { |each| each.to_s == @params[name].to_s }
+              [name, chosen] if chosen
             end
             .to_h
         end

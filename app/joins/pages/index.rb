@@ -32,11 +32,9 @@ module App
         # One line for a join: what is most pressing, or what was agreed.
         def line(standing)
           if standing.changed.any?
-            return (
-              I18n.t(
-                "joins.changed_line",
-                edges: standing.changed.map { |edge| I18n.t("joins.edges.#{edge}") }.join(" and ")
-              )
+            return I18n.t(
+              "joins.changed_line",
+              edges: standing.changed.map { |edge| I18n.t("joins.edges.#{edge}") }.join(" and ")
             )
           end
           return agreed_line(standing.agreement) if standing.agreed?

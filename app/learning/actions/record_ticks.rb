@@ -6,7 +6,6 @@ module App
       # Adds entries to the learning log and folds their cells anew, in one transaction.
       class RecordTicks
         MOST = 3000
-        KINDS = %w[taught danced signed_off corrected].freeze
 
         # sent: {"cells" => ["person:item", …], "kind", "rung", "client" => a key of the sender's own}.
         def initialize(piece, account, sent, today)
@@ -22,7 +21,7 @@ module App
         # Value: the new state of every cell, as the grid prints it.
         def run
           ladder = Records::Mapping::Learnings.ladder(@piece)
-          unless @rung&.between?(1, ladder.top) && KINDS.include?(@kind)
+          unless @rung&.between?(1, ladder.top) && Core::Learning::Entry::BY_HAND.include?(@kind)
             return Shared::Result.no({ error: I18n.t("learning.which_rung") })
           end
 

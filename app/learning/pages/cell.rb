@@ -13,7 +13,7 @@ module App
         end
 
         def screen = :who_has_it
-        def kinds = Actions::RecordTicks::KINDS
+        def kinds = Core::Learning::Entry::BY_HAND
       end
     end
   end

@@ -104,11 +104,7 @@ module App
 
         def own_groups
           @own_groups ||=
-            Records::GroupMember.where(
-              studio_id: @piece.studio_id,
-              group_id: @piece.groups.map(&:id),
-              person_id: @person.id
-            ).pluck(:group_id)
+            @piece.group_members.where(person_id: @person.id).pluck(:group_id)
         end
 
         def written

@@ -5,8 +5,6 @@ module App
     module Pages
       # A dancer's own page: when I am called, what I owe, my links.
       class Show
-        # Days for which a change is news.
-        NEWS = 7
         Owed = Struct.new(:name, :ring, :word, keyword_init: true)
         attr_reader :person
 
@@ -65,7 +63,7 @@ module App
 
         def told
           pieces
-            .flat_map { |mine| mine.told_changes(Shared::Clock.now - (NEWS * 86_400)) }
+            .flat_map { |mine| mine.told_changes(Shared::Clock.now - (Reading::CallDifference::NEWS * 86_400)) }
             .map { |change| [change.date, change.text] }
         end
 

@@ -11,7 +11,12 @@ module App
           @params = params
         end
 
-        def run
+        # One at a time in a studio: two people adding the same name are told, not shown an error.
+        def run = @studio.alone(:people) { save }
+
+        private
+
+        def save
           @person.lock_version = @params["lock_version"].to_i if @params["lock_version"].to_s.match?(/\A\d+\z/)
           @person.assign_attributes(
             name: @params["name"].to_s,
@@ -28,8 +33,6 @@ module App
             Shared::Result.no(@person.errors.to_hash.transform_values(&:first), @person)
           end
         end
-
-        private
 
         def tape
           given = @params["tape"].to_i

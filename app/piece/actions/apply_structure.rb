@@ -6,48 +6,6 @@ module App
       # Makes a piece's sections and links what its lines say. Sections that are no longer named stay, unplaced;
       # links that stay keep their identity; nothing written on an eight is dropped.
       class ApplyStructure
-        BLOCKING = %i[
-          no_name
-          long_name
-          unknown_repeat
-          too_many_lines
-          other_length
-          no_such_eight
-          odd_length
-          written_eights
-        ].freeze
-
-        def self.read(studio, text, piece: nil)
-          lengths =
-            piece ? Records::Mapping::Works.load(piece).sections.to_h { |s| [s.name, s.rows.map(&:counts)] } : {}
-          structure =
-            Core::Piece::StructureReader.new(
-              text,
-              teachers: studio.people.choreographers.pluck(:name),
-              lengths:
-            ).structure
-          structure.findings.concat(written_eights(piece, structure)) if piece
-          structure
-        end
-
-        def self.blocking(structure) = structure.findings.select { |finding| BLOCKING.include?(finding.kind) }
-
-        # Sections that would become shorter than what is written on them.
-        def self.written_eights(piece, structure)
-          by_name = piece.sections.includes(:eights).index_by { |section| section.name.downcase }
-          structure.sections.filter_map do |sketch|
-            last = by_name[sketch.name.downcase]&.eights&.reject { |eight| eight.text == "" }&.last
-            next unless last && last.position > sketch.rows.size
-
-            Core::Piece::StructureReader::Finding.new(
-              line: sketch.line,
-              kind: :written_eights,
-              subject: sketch.name,
-              hint: last.position
-            )
-          end
-        end
-
         def initialize(piece, structure)
           @piece = piece
           @studio = piece.studio
@@ -85,14 +43,12 @@ module App
         def teacher(name)
           found = @studio.people.where("lower(name) = ?", name.downcase).first
           unless found
-            return (
-              @studio.people.create!(
-                name:,
-                dances: false,
-                teaches: true,
-                adult: true,
-                tape: Shared::NextTape.next_free(@studio)
-              )
+            return @studio.people.create!(
+              name:,
+              dances: false,
+              teaches: true,
+              adult: true,
+              tape: Shared::NextTape.next_free(@studio)
             )
           end
 

@@ -10,11 +10,11 @@ module App
           @studio = member.studio
           @params = params
           @facts = TypedFacts.new(params)
-          @structure = ApplyStructure.read(@studio, params["structure"])
+          @structure = Reading::TypedStructure.read(@studio, params["structure"])
         end
 
         def errors
-          blocking = ApplyStructure.blocking(@structure)
+          blocking = Reading::TypedStructure.blocking(@structure)
           {
             **@facts.errors,
             **(blocking.any? ? { structure: I18n.t("structure.mend_first", count: blocking.size) } : {})

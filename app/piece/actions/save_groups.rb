@@ -11,14 +11,19 @@ module App
           @params = params
         end
 
+        # One at a time in a piece: two people naming a group alike are told, not shown an error.
         def add
-          number = (@piece.groups.maximum(:number) || 0) + 1
-          save(@piece.groups.new(studio: @studio, number:))
+          @piece.alone(:groups) do
+            number = (@piece.groups.maximum(:number) || 0) + 1
+            save(@piece.groups.new(studio: @studio, number:))
+          end
         end
 
         def change(group)
-          group.leader = group.people.find_by(id: @params["leader"].to_s[/\A\d+\z/])
-          save(group)
+          @piece.alone(:groups) do
+            group.leader = group.people.find_by(id: @params["leader"].to_s[/\A\d+\z/])
+            save(group)
+          end
         end
 
         # cast: {"person id" => ["", "in", group ids …]}, groups: those the table showed. Whoever and whatever came in

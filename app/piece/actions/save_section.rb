@@ -57,7 +57,8 @@ module App
           given = @params[name].is_a?(Hash) ? @params[name] : {}
           Records::Section::EDGE
             .filter_map do |value, among|
-              (chosen = among.find { |each| each.to_s == given[value].to_s }) && [value, chosen]
+              chosen = among.find { |each| each.to_s == given[value].to_s }
+              [value, chosen] if chosen
             end
             .to_h
         end

@@ -9,12 +9,12 @@ module App
           @piece = piece
           @params = params
           @account = account
-          @structure = ApplyStructure.read(piece.studio, params["structure"], piece:)
+          @structure = Reading::TypedStructure.read(piece.studio, params["structure"], piece:)
         end
 
         # Value: :conflict, or the path that undoes it.
         def run
-          blocking = ApplyStructure.blocking(@structure)
+          blocking = Reading::TypedStructure.blocking(@structure)
           return Shared::Result.no({ structure: I18n.t("structure.mend_first", count: blocking.size) }) if blocking.any?
 
           @piece.alone(:editing) do

@@ -14,8 +14,7 @@ module App
         # Value: how many sections changed hands.
         def run
           teachers = @piece.studio.people.choreographers.index_by { |person| person.id.to_s }
-          wanted =
-            @piece.sections.filter_map { |section| (person = teachers[@given[section.id.to_s]]) && [section, person] }
+          wanted = @piece.sections.to_h { |section| [section, teachers[@given[section.id.to_s]]] }.compact
           return Shared::Result.no({ base: I18n.t("sharing.nothing") }) if wanted.empty?
 
           Records::Piece.transaction do

@@ -41,9 +41,8 @@ module App
 
         # What is said of the body where the section starts or ends.
         def stated(edge, name)
-          return @typed[edge].is_a?(Hash) ? @typed[edge][name].to_s : "" if @typed
-
-          section.public_send(:"stated_#{edge}")[name].to_s
+          said = @typed ? @typed[edge] : section.public_send(:"stated_#{edge}")
+          said.is_a?(Hash) ? said[name].to_s : ""
         end
 
         def edge_word(name, value)

@@ -21,7 +21,7 @@ module App
         def conflict? = result&.value == :conflict
         def error = result&.errors.to_h[:structure]
         def version = piece.lock_version
-        def preview = StructurePreview.new(Actions::ApplyStructure.read(piece.studio, text, piece:), work)
+        def preview = StructurePreview.new(Reading::TypedStructure.read(piece.studio, text, piece:), work)
         def revisions = piece.revisions.order(number: :desc).limit(12).includes(:account)
         def spine = nil
 

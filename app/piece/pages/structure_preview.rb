@@ -11,7 +11,7 @@ module App
         def self.of(studio, params)
           piece = studio.pieces.find_by(id: params["piece"].to_s[/\A\d+\z/])
           new(
-            Actions::ApplyStructure.read(studio, params["structure"], piece:),
+            Reading::TypedStructure.read(studio, params["structure"], piece:),
             piece ? Records::Mapping::Works.load(piece) : typed(params)
           )
         end
@@ -51,9 +51,7 @@ module App
 
         def findings
           structure.findings.sort_by(&:line)
-            .map do |finding|
-              [Shared::Wording.structure(finding), Actions::ApplyStructure::BLOCKING.include?(finding.kind)]
-            end
+            .map { |finding| [Shared::Wording.structure(finding), Reading::TypedStructure.blocking?(finding)] }
         end
 
         def music = Core::Piece::MusicFit.new(@work).findings.map { |finding| Shared::Wording.music(finding) }

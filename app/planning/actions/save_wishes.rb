@@ -6,8 +6,6 @@ module App
       # What a plan should aim at: full runs, days before the show by which they are done, cleaning.
       class SaveWishes
         RANGES = { "full_runs" => 0..20, "ready_days" => 0..120, "quorum" => 50..100 }.freeze
-        DEADLINES = %w[dress technical filming].freeze
-        CLEANING = [0.0, 0.15, 0.3, 0.6, 1.0].freeze
 
         def initialize(piece, params)
           @piece = piece
@@ -19,7 +17,7 @@ module App
             RANGES.to_h do |name, range|
               [name, Integer(given(name), exception: false)&.then { |value| value if range.cover?(value) }]
             end
-          cleaning = CLEANING.find { |share| (share - @params["cleaning"].to_f).abs < 0.001 }
+          cleaning = Records::Piece::CLEANING.find { |share| (share - @params["cleaning"].to_f).abs < 0.001 }
           return Shared::Result.no({ base: I18n.t("plans.wishes_faults") }) if figures.value?(nil) || cleaning.nil?
 
           return Shared::Result.no({ base: I18n.t("plans.deadline_faults") }) if deadlines.nil?
@@ -41,7 +39,7 @@ module App
 
         # Dates as given, all on or before the show; nil when one is none.
         def deadlines
-          given = DEADLINES.to_h { |name| [name, @params[name].to_s] }.reject { |_, text| text.empty? }
+          given = Records::Piece::DEADLINES.to_h { |name| [name, @params[name].to_s] }.reject { |_, text| text.empty? }
           dates = given.values.map { |text| Date.iso8601(text) }
           editing = @params["editing_days"].to_s.empty? ? 0 : Integer(@params["editing_days"].to_s)
           if dates.all? { |date| @piece.show_date.nil? || date <= @piece.show_date } && editing.between?(0, 120)

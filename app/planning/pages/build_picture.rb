@@ -98,33 +98,18 @@ module App
           (across + down).join
         end
 
+        # Days of the rehearsals, with the month over the first of each.
         def heads
-          month = nil
           columns.each_with_index.map do |rehearsal, i|
             date = rehearsal.date
-            label = date.day.to_s
-            named =
-              if month == date.month
-                ""
-              else
-                Shared::Drawing.text(
-                  date.strftime("%b"),
-                  x: SIDE + (step * i) + (step / 2),
-                  y: 14,
-                  text_anchor: "middle",
-                  class: "month"
-                )
-              end
-            month = date.month
-            named +
-              Shared::Drawing.text(
-                label,
-                x: SIDE + (step * i) + (step / 2),
-                y: 31,
-                text_anchor: "middle",
-                class: "head"
-              )
+            same = i.positive? && columns[i - 1].date.month == date.month
+            named = same ? "" : head(i, 14, "month", date.strftime("%b"))
+            named + head(i, 31, "head", date.day.to_s)
           end.join
+        end
+
+        def head(column, y, kind, words)
+          Shared::Drawing.text(words, x: SIDE + (step * (column + 0.5)), y:, text_anchor: "middle", class: kind)
         end
 
         def rows

@@ -68,8 +68,15 @@ module App
         end
 
         def film_late? = season.film_ready && piece.show_date && season.film_ready > piece.show_date
-        def deadline_names = Actions::SaveWishes::DEADLINES
-        def cleanings = Actions::SaveWishes::CLEANING
+
+        # The first few conflicts as sentences, and how many there are besides.
+        def conflicts_text
+          further = conflicts.size - 3
+          [*conflicts.first(3), (I18n.t("plans.more_conflicts", count: further) if further.positive?)].compact.join(" ")
+        end
+
+        def deadline_names = Records::Piece::DEADLINES
+        def cleanings = Records::Piece::CLEANING
 
         # What happened since that the plan does not know of, in sentences.
         def conflicts = @conflicts ||= plan ? Reading::PlanConflicts.of(plan, piece, now) : []

@@ -43,7 +43,7 @@ module App
         # is said once.
         def changes
           told =
-            version_shown.changes.filter_map { |id, list| (person = people[id]) && [person.name, list.map(&:text)] }
+            version_shown.changes.slice(*people.keys).map { |id, list| [people[id].name, list.map(&:text)] }
           told.group_by(&:last)
             .map { |texts, same| [Shared::Lists.of(same.map(&:first).sort, NAMES), texts] }
             .sort_by { |names, _| names }
@@ -66,9 +66,10 @@ module App
 
         def version(plan, before)
           changes = Reading::CallDifference.new(piece, before, plan, day_of(plan).to_date).all
+          ready = plan.result["ready"]
           Version.new(
             plan:,
-            ready: (day = plan.result["ready"]) && Date.iso8601(day),
+            ready: (Date.iso8601(ready) if ready),
             changes:,
             standing: plan.replaced_at.nil?
           )

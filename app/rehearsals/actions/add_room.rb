@@ -12,11 +12,18 @@ module App
           @params = params
         end
 
-        def run
+        # One at a time in a studio: two people adding the same room are told, not shown an error.
+        def run = @studio.alone(:rooms) { add }
+
+        private
+
+        def add
           area = Integer(@params["area"].to_s, exception: false)
           capacity = Integer(@params["capacity"].to_s, exception: false) || (area && (area / AREA_EACH))
           room = @studio.rooms.new(name: @params["room"], capacity:, area:)
-          if room.save
+          if @studio.rooms.where("lower(name) = ?", room.name.to_s.downcase).exists?
+            Shared::Result.no({ room: I18n.t("rehearsals.same_room") })
+          elsif room.save
             Shared::Result.ok(room)
           else
             Shared::Result.no(

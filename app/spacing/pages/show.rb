@@ -46,10 +46,10 @@ who: @who }.merge(more).compact)}"
 
         def part_value(group, name)
           return @typed.dig("parts", group.id.to_s, name).to_s if @typed
-          return part(group) ? "1" : "" if name == "in"
 
           saved = part(group) or return ""
           case name
+          when "in" then "1"
           when "offset" then saved.start_offset.to_s
           when "stretches" then StretchText.render(saved.stretches)
           when "mirrored" then saved.mirrored ? "1" : ""
@@ -116,7 +116,8 @@ who: @who }.merge(more).compact)}"
 
         # Counts there are to get here.
         def counts
-          return index > 1 ? standings[index - 2].held.seam.counts.to_f : 0.0 if moment.first == :entry
+          return 0.0 if moment.first == :entry && index == 1
+          return standings[index - 2].held.seam.counts.to_f if moment.first == :entry
 
           at_count(moment) -
             at_count(

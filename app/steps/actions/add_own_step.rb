@@ -10,7 +10,12 @@ module App
           @params = params
         end
 
-        def run
+        # One at a time in a studio: two people adding the same word are told, not shown an error.
+        def run = @studio.alone(:words) { add }
+
+        private
+
+        def add
           step =
             Records::OwnStep.new(
               studio: @studio,

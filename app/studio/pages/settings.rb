@@ -28,7 +28,7 @@ module App
         def screen = :settings
         def studio = member.studio
         def director? = member.director?
-        def zones = Doors::Pages::NewStudio.new.zones
+        def zones = Shared::Clock.zones
         def team = studio.memberships.includes(:account, :person).order(:id)
         def invited = studio.invitations.where(accepted_at: nil).order(:id)
         def choreographers = studio.people.choreographers

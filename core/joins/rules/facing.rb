@@ -17,13 +17,11 @@ module Core
           left = leaving.body.facing.value
           right = entering.body.facing.value
           if finding.question?
-            return (
-              [
-                (enter(left) if left),
-                (turn(left, right) if left && right && leaving.line),
-                (leave(right) if left.nil? && right)
-              ].compact
-            )
+            return [
+              (enter(left) if left),
+              (turn(left, right) if left && right && leaving.line),
+              (leave(right) if left.nil? && right)
+            ].compact
           end
 
           [

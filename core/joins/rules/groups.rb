@@ -27,9 +27,9 @@ module Core
         end
 
         def mends(finding)
-          return finding.facts[:later] ? catch_up(finding) : [] if finding.facts[:early].nil?
+          return catch_up(finding) if finding.facts[:early].nil? && finding.facts[:later]
 
-          holds = finding.facts[:early]
+          holds = finding.facts[:early] or return []
           mend =
             Mend.new(change: :extend_hold, link: leaving.place.index, edit: Edit::Holds.new(holds:), facts: { holds: })
           [[mend, seam.trying(leaving: leaving.trying(place: held(holds)))]]

@@ -36,12 +36,10 @@ module Core
 
         def mends(finding)
           if finding.question?
-            return (
-              [
-                stated(:state_edge, entering, :entry, { level: finding.leaving.value }, level: finding.leaving.value),
-                level_change(finding)
-              ].compact
-            )
+            return [
+              stated(:state_edge, entering, :entry, { level: finding.leaving.value }, level: finding.leaving.value),
+              level_change(finding)
+            ].compact
           end
 
           comfortable, = COUNTS.fetch(key(finding))
@@ -74,9 +72,9 @@ module Core
         def verdict(left, right)
           pair = [landed(left.value), landed(right.value)]
           return :fits if pair.first == pair.last || !COUNTS.key?(pair)
-          return entering.placed.any? { |move| move.at < 24 } ? :question : :fits if right.source == :not_stated
+          return by_counts(*COUNTS.fetch(pair)) unless right.source == :not_stated
 
-          by_counts(*COUNTS.fetch(pair))
+          entering.placed.any? { |move| move.at < 24 } ? :question : :fits
         end
 
         # The change of level within the last counts of the leaving eight.

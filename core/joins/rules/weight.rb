@@ -23,11 +23,12 @@ module Core
 
         def verdict(left, right)
           return :fits unless OTHER.key?(right.value)
-          if left.known? || left.source == :choice
-            return left.value == right.value || !OTHER.key?(left.value) ? :fits : :clash
-          end
 
-          leaving.written? && first_foot? ? :question : :fits
+          if left.known? || left.source == :choice
+            left.value == right.value || !OTHER.key?(left.value) ? :fits : :clash
+          else
+            leaving.written? && first_foot? ? :question : :fits
+          end
         end
 
         # Whether a foot is used within the first two counts.

@@ -117,7 +117,10 @@ module Core
 
       def choose_all(window, wishes)
         lessons = @table.busy(window).dup
-        wishes.each { |wish| (best = best(wish, lessons)) && commit(wish, best) }
+        wishes.each do |wish|
+          found = best(wish, lessons)
+          commit(wish, found) if found
+        end
       end
 
       # The cheapest way of doing a wish: [[job, place], …], or nil.

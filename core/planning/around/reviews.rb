@@ -49,7 +49,7 @@ module Core
       private
 
       def want(item)
-        gaps = @items.dancers(item).filter_map { |who| (gap = gap(item, who)) && [who, gap] }
+        gaps = @items.dancers(item).to_h { |who| [who, gap(item, who)] }.compact.to_a
         return if gaps.size <= @items.dancers(item).size * MANY
 
         first = gaps.map(&:last).min_by(&:rusty)
@@ -136,7 +136,7 @@ module Core
         between =
           @problem.open_windows.map(&:id)
             .select { |id| @dates[id] > want.since && @dates[id] < want.until && @dates[id] > @today }
-        fitting = between.filter_map { |id| (task = review(want, id)) && [id, task] }
+        fitting = between.to_h { |id| [id, review(want, id)] }.compact
         fitting.min_by(TRIES) do |id, _|
           (want.rusty - @dates[id]).to_i.then { |days| [days.positive? ? 0 : 1, days.abs, id] }
         end

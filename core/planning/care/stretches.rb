@@ -42,7 +42,9 @@ module Core
         steps = finish - start + 1
         return true if steps > @most
 
-        !@warmth.nil? && steps + @warmth.again > @most && (people & @dancing & @warmth.cold(@busy, start)).positive?
+        return false if @warmth.nil? || steps + @warmth.again <= @most
+
+        (people & @dancing).anybits?(@warmth.cold(@busy, start))
       end
 
       # The block makes a later stretch one that needs warming up: it must still not be too long.

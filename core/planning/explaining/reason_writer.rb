@@ -28,7 +28,8 @@ module Core
       def list(ids, most = MOST) = @lists.of(ids.map { |id| @names.fetch(id, id).to_s }, most)
 
       def key(reason)
-        return Array(reason.who).empty? ? "long" : "long_together" if reason.long
+        return "long" if reason.long && Array(reason.who).empty?
+        return "long_together" if reason.long
         return "room_too_small" if reason.type == :room && reason.unit == :people
 
         reason.type

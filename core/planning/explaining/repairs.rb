@@ -57,7 +57,20 @@ module Core
             .reject { |_, people| people.empty? }
         return [] if left_out.empty?
 
-        tasks = @problem.tasks.flat_map do |task|
+        [
+          Repair.new(
+            kind: :quorum,
+            who: left_out.values.flatten.uniq,
+            share: @quorum.share,
+            problem: @problem.with(tasks: without(left_out))
+          )
+        ]
+      end
+
+      # The tasks with these people left out of them, a lesson in which they catch up after each. left_out: {task id =>
+      # [person id]}.
+      def without(left_out)
+        @problem.tasks.flat_map do |task|
           task = task.with(after: task.after + (task.after & left_out.keys).map { |id| "#{id}-caught-up" })
           if left_out.key?(task.id)
             [task.with(dancers: task.dancers - left_out[task.id]), catch_up(task, left_out[task.id])]
@@ -65,14 +78,6 @@ module Core
             [task]
           end
         end
-        [
-          Repair.new(
-            kind: :quorum,
-            who: left_out.values.flatten.uniq,
-            share: @quorum.share,
-            problem: @problem.with(tasks:)
-          )
-        ]
       end
 
       def catch_up(task, people)

@@ -10,9 +10,9 @@ module Core
       def initialize(problem, unplaced)
         @problem = problem
         @unplaced = unplaced
-        @frame = IndexedProblem.new(problem)
+        @indexed = IndexedProblem.new(problem)
         @windows = problem.open_windows
-        @tasks = problem.tasks.to_h { |task| [task.id, task] }
+        @bottleneck = Bottleneck.new(@indexed, @windows)
       end
 
       def reasons
@@ -25,8 +25,8 @@ module Core
 
       private
 
-      def jobs = @frame.jobs
-      def lost = @frame.jobs.select { |job| @unplaced.key?(job.id) }
+      def jobs = @indexed.jobs
+      def lost = @indexed.jobs.select { |job| @unplaced.key?(job.id) }
 
       # Blocks larger than every room.
       def too_small
@@ -39,7 +39,7 @@ module Core
       # Blocks for which no rehearsal is long enough with everybody there; who is away is named.
       def too_long
         lost.filter_map do |job|
-          least = job.split ? [@frame.least, job.steps].min : job.steps
+          least = job.split ? [@indexed.least, job.steps].min : job.steps
           best = jobs_best(job)
           if best.first < least
             Reason.new(
@@ -57,21 +57,15 @@ module Core
       # The longest stretch of a job in any rehearsal, and who keeps it from being longer: [steps, [who]].
       def jobs_best(job)
         found =
-          @frame.steps.each_index
-            .reject { |window| @frame.rooms(job, window).empty? }
-            .map { |window| [longest(@frame.open(job, window)), missing(job, window)] }
+          @indexed.steps.each_index
+            .reject { |window| @indexed.rooms(job, window).empty? }
+            .map { |window| [@bottleneck.longest(@indexed.open(job, window)), missing(job, window)] }
         found.max_by { |steps, away| [steps, -away.size] } || [0, []]
       end
 
-      def longest(set)
-        steps = 0
-        steps += 1 until Table.runs(set, steps + 1).zero?
-        steps
-      end
-
       def missing(job, window)
-        gone = @frame.away[window].reduce(0, :|) & job.people
-        Values::Bits.to_a(gone).map { |bit| @frame.people[bit] }
+        gone = @indexed.away[window].reduce(0, :|) & job.people
+        Values::Bits.to_a(gone).map { |bit| @indexed.people[bit] }
       end
 
       def kind_of_away(people)
@@ -94,77 +88,36 @@ module Core
         need.keys.select { |bit| need[bit] > 0.5 * have(bit) }.max_by(60) { |bit| need[bit].fdiv([have(bit), 1].max) }
       end
 
-      def have(bit) = @frame.away.sum { |steps| steps.count { |gone| gone[bit].zero? } }
+      def have(bit) = @indexed.away.sum { |steps| steps.count { |gone| gone[bit].zero? } }
 
       def person(bit)
-        who = @frame.people[bit]
+        who = @indexed.people[bit]
         type = @problem.choreographers.include?(who) ? :choreographer : :dancer
-        cut(
+        @bottleneck.of(
           jobs.select { |job| job.people[bit] == 1 },
-          ->(window) { @frame.away[window].count { |gone| gone[bit].zero? } },
+          ->(window) { @indexed.away[window].count { |gone| gone[bit].zero? } },
           type,
           [who]
         )
       end
 
       def rooms
-        open = ->(window) { @frame.closed[window].sum { |closed| @frame.steps[window] - Values::Bits.count(closed) } }
-        [cut(jobs, open, :room, nil)].compact
-      end
-
-      # A flow of tasks into rehearsals; where it falls short, the minimum cut says which tasks fit only which dates.
-      def cut(tasks, capacity, type, who)
-        flow = flow(tasks, capacity)
-        need = tasks.sum(&:steps)
-        short = need - flow.most
-        return unless short.positive?
-
-        side = flow.source_side
-        tight = tasks.select { |job| side.include?([:task, job.at]) }
-        windows = @frame.steps.each_index.select { |window| tight.any? { |job| part(job, window).positive? } }
-        wanted = tight.sum(&:steps)
-        Reason.new(
-          type:,
-          who:,
-          need: minutes(wanted),
-          have: minutes(wanted - short),
-          tasks: tight.map(&:id),
-          windows: windows.map { |window| @windows[window].id }
-        )
-      end
-
-      def flow(tasks, capacity)
-        flow = Flow.new(:source, :sink)
-        @frame.steps.each_index { |window| flow.edge([:window, window], :sink, capacity.call(window)) }
-        tasks.each do |job|
-          flow.edge(:source, [:task, job.at], job.steps)
-          @frame.steps.each_index do |window|
-            (most = part(job, window)).positive? && flow.edge([:task, job.at], [:window, window], most)
-          end
+        open = lambda do |window|
+          @indexed.closed[window].sum { |closed| @indexed.steps[window] - Values::Bits.count(closed) }
         end
-        flow
-      end
-
-      # The most of a job that a rehearsal can hold.
-      def part(job, window)
-        return 0 if @frame.rooms(job, window).empty?
-
-        steps = longest(@frame.open(job, window))
-        return steps >= job.steps ? job.steps : 0 unless job.split && job.steps > @frame.least
-
-        steps >= @frame.least ? [steps, @frame.most, job.steps].min : 0
+        [@bottleneck.of(jobs, open, :room, nil)].compact
       end
 
       # What waits for what needs more rehearsals, one after another, than there are: the longest such line.
       def chain
-        earliest = Bound.new(@frame).earliest
-        stuck = @frame.in_order.select { |job| earliest[job.at] >= @frame.steps.size }
+        earliest = Bound.new(@indexed).earliest
+        stuck = @indexed.in_order.select { |job| earliest[job.at] >= @indexed.steps.size }
         line = stuck.map { |job| line_to(job, earliest) }.max_by.with_index { |each, i| [depth(each), -i] } or return []
         [
           Reason.new(
             type: :precedence,
             need: depth(line),
-            have: @frame.steps.size,
+            have: @indexed.steps.size,
             tasks: line.map(&:id),
             windows: [],
             unit: :rehearsals
@@ -184,7 +137,7 @@ module Core
       # Rehearsals that a line of jobs takes at the least; one more than there are where that alone does not tell.
       def depth(line)
         apart = line.each_cons(2).count { |a, b| b.after_window.include?(a.at) } + 1
-        [apart, @frame.steps.size + 1].max
+        [apart, @indexed.steps.size + 1].max
       end
 
       # Tasks that pairwise share somebody: no two of them can be at once.
@@ -194,7 +147,7 @@ module Core
             .sort_by { |job| [-Values::Bits.count(job.people), -job.steps, job.at] }
             .each_with_object([]) { |job, kept| kept << job if kept.all? { |other| other.people.anybits?(job.people) } }
         need = chosen.sum(&:steps)
-        have = @frame.steps.sum
+        have = @indexed.steps.sum
         if need > have
           [
             Reason.new(
@@ -221,7 +174,7 @@ module Core
         )
       end
 
-      def minutes(steps) = @frame.minutes(steps)
+      def minutes(steps) = @indexed.minutes(steps)
     end
   end
 end

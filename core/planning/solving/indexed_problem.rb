@@ -11,22 +11,8 @@ module Core
       # and music.
       Job =
         Struct.new(
-          :at,
-          :id,
-          :steps,
-          :split,
-          :people,
-          :size,
-          :rate,
-          :fresh,
-          :after,
-          :after_window,
-          :before,
-          :before_window,
-          :run,
-          :tail,
-          :urgent,
-          :through,
+          :at, :id, :steps, :split, :people, :size, :rate, :fresh, :after, :after_window, :before, :before_window,
+          :run, :tail, :urgent, :through,
           keyword_init: true
         ) do
           def hash = at
