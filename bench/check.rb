@@ -19,12 +19,12 @@ module Bench
         eights = work.order.total_counts / 8
         puts format(
           "%3d links, %4d eights: walked %6.1f ms, %.3f ms an eight; with joins and mends %6.1f ms, %.3f",
-               links,
-               eights,
-               walked,
-               walked / eights,
-               joined,
-               joined / eights
+          links,
+          eights,
+          walked,
+          walked / eights,
+          joined,
+          joined / eights
         )
       end
     end

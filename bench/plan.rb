@@ -56,12 +56,12 @@ module Bench
       first = Array.new(5) { timed { Planning::Construct.new(frame).table(:urgent) } }.min_by(&:last)
       puts format(
         "%-7s %3d tasks × %2d rehearsals × %3d dancers: first plan in %6.1f ms (%d steps without a place)",
-             name,
-             problem.tasks.size,
-             problem.windows.size,
-             problem.dancers.size,
-             first.last * 1000,
-             first.first.unplaced
+        name,
+        problem.tasks.size,
+        problem.windows.size,
+        problem.dancers.size,
+        first.last * 1000,
+        first.first.unplaced
       )
       %w[quick normal long].each { |effort| effort(problem, effort) }
     end
@@ -71,13 +71,13 @@ module Bench
       index = ->(id) { problem.windows.index { |window| window.id == id } }
       puts format(
         "        %-6s %6.2f s, %5d iterations, complete %s, ready %d (bound %d), cost %d",
-             effort,
-             seconds,
-             plan.iterations,
-             plan.complete?,
-             index.call(plan.ready_window),
-             index.call(plan.ready_bound) || -1,
-             plan.cost
+        effort,
+        seconds,
+        plan.iterations,
+        plan.complete?,
+        index.call(plan.ready_window),
+        index.call(plan.ready_bound) || -1,
+        plan.cost
       )
     end
 
@@ -102,14 +102,14 @@ module Bench
         puts format(
           "care    %-6s %.2f s (%.2f s without), complete %s, ready %s, %d of %d recaps and musics placed, %d " \
           "times somebody warms up again",
-               name,
-               seconds,
-               bare,
-               plan.complete?,
-               plan.ready_window,
-               found,
-               found + missing,
-               plan.re_warms.sum { |each| each.dancers.size }
+          name,
+          seconds,
+          bare,
+          plan.complete?,
+          plan.ready_window,
+          found,
+          found + missing,
+          plan.re_warms.sum { |each| each.dancers.size }
         )
       end
     end
@@ -127,11 +127,11 @@ module Bench
         puts format(
           "exact   %d room%s, %d cases: ready window proven in %d, cost above the optimum quick %.2f %%, normal " \
           "%.2f %%, long %.2f %%",
-               rooms,
-               rooms > 1 ? "s" : "",
-               found.size,
-               found.count(&:first),
-               *(1..3).map { |i| 100 * found.sum { |row| row[i] } / found.size }
+          rooms,
+          rooms > 1 ? "s" : "",
+          found.size,
+          found.count(&:first),
+          *(1..3).map { |i| 100 * found.sum { |row| row[i] } / found.size }
         )
       end
     end
@@ -161,11 +161,11 @@ module Bench
       [["repair", both.repair], ["anew", both.anew]].each do |name, plan|
         puts format(
           "again   %-6s without its fullest rehearsal: complete %s, ready %s (was %s), %s",
-               name,
-               plan.complete?,
-               plan.ready_window,
-               told.ready_window,
-               plan.changes.to_h.map { |what, count| "#{count} #{what}" }.join(", ")
+          name,
+          plan.complete?,
+          plan.ready_window,
+          told.ready_window,
+          plan.changes.to_h.map { |what, count| "#{count} #{what}" }.join(", ")
         )
       end
     end

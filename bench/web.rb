@@ -3,7 +3,8 @@
 require "rack/mock"
 
 module Bench
-  # Server time per main screen, in this process and through the whole rack stack.
+  # Server time per main screen, in this process and through the whole rack stack, against a bare Sinatra route (which
+  # is none of ours: it says how fast this machine is now) and against a route of the application that does nothing.
   class Web
     SCREENS = {
       "home" => "/",
@@ -18,6 +19,8 @@ module Bench
       require_relative "../app/web"
       App::Web::Application.allow(:member, get: "/bench/nothing") { "nothing\n" }
       @app = App::Web::Application.rack
+      bare = bare_route
+      puts format("bare Sinatra route: median %.2f ms", Bench.median(Bench.times(RUNS * 4, &bare)))
       Records::Studio.transaction do
         report("demo", Records::Studio.find_by!(demo: true), App::Demo::World::WINGS)
         report("large", *LargeStudio.new.make)
@@ -26,6 +29,14 @@ module Bench
     end
 
     private
+
+    def bare_route
+      app = Class.new(Sinatra::Base) do
+        set :environment, :production
+        get("/") { "nothing\n" }
+      end
+      -> { app.call(Rack::MockRequest.env_for("/"))[2].each(&:itself) }
+    end
 
     def report(label, studio, title)
       cookie = sign_in(studio)
@@ -36,11 +47,11 @@ module Bench
         sorted = Bench.times(RUNS) { get(cookie, format(path, piece.id)) }
         puts format(
           "%-6s %-12s median %7.1f ms  p95 %7.1f ms  × nothing %5.1f",
-               label,
-               name,
-               Bench.median(sorted),
-               Bench.p95(sorted),
-               Bench.median(sorted) / floor
+          label,
+          name,
+          Bench.median(sorted),
+          Bench.p95(sorted),
+          Bench.median(sorted) / floor
         )
       end
     end
@@ -111,16 +122,16 @@ module Bench
             item_key: item.key,
             kind: "danced",
             rung: random.rand(1..5),
+            account_id: director.account_id,
+            client_id: nil,
+            note: nil,
             by_name: director.account.name,
             day: Date.today - random.rand(40),
             created_at: Time.now
           }
         end
       end
-      Records::LedgerEntry.add_all(rows)
-      rows
-        .map { |row| [row[:person_id], row[:item_key]] }
-        .each_slice(4000) { |keys| Records::Mapping::Learnings.refold(piece, keys) }
+      rows.each_slice(4000) { |entries| Records::Mapping::Learnings.append(piece, entries) }
     end
   end
 end

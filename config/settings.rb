@@ -10,11 +10,23 @@ module Settings
   def environment = ENV.fetch("APP_ENV", "development")
   def production? = environment == "production"
   def test? = environment == "test"
-  def database_url = ENV.fetch("DATABASE_URL")
+  def database_url = ENV.fetch("DATABASE_URL") { own_database }
   def app_url = ENV.fetch("APP_URL") { "http://127.0.0.1:#{ENV.fetch('PORT', '9292')}" }
   def files_dir = ENV.fetch("FILES_DIR") { File.join(ROOT, "tmp", "files-#{environment}") }
   def pool = Integer(ENV.fetch("DB_POOL", "12"))
   def smtp = ENV.fetch("SMTP_URL", nil)
+
+  # The project's own cluster, for whatever runs beside bin/start: a console, a measurement.
+  def own_database
+    abort "DATABASE_URL is not set" if production?
+
+    cluster = File.join(ROOT, "bin", "postgres")
+    unless system(cluster, "status", out: File::NULL, err: File::NULL)
+      abort "The project's own database is not running. bin/start starts it with the application, " \
+            "bin/postgres start alone."
+    end
+    "#{IO.popen([cluster, 'url'], &:read).strip}/joinchain"
+  end
 
   # At least 64 bytes; outside production one is made and kept in tmp/.
   def session_secret

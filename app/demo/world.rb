@@ -54,18 +54,18 @@ module App
       # holds afterwards.
       WINGS_FACTS = {
         "Overwinter" => { method_preset: "layered", hazards: %w[floor_work low_light], difficulty: 0.9,
-note: "Huddle in the cold; breath starts it." },
+                          note: "Huddle in the cold; breath starts it." },
         "First Flight" => { method_preset: "many_passes", hazards: %w[jump run], difficulty: 1.1 },
         "Waggle Line" => { method_preset: "many_passes", hazards: [], difficulty: 1.0,
-note: "The line points where the flowers are." },
+                           note: "The line points where the flowers are." },
         "Comb" => { method_preset: "drill", hazards: [], difficulty: 0.9, parts: { "Nurses" => 0, "Builders" => 0 } },
         "Smoke" => { method_preset: "layered", hazards: %w[knee_drop prop], difficulty: 1.0,
-bring: "grey cloths, knee pads", parts: { "Scouts" => 0, "Foragers" => 0 } },
+                     bring: "grey cloths, knee pads", parts: { "Scouts" => 0, "Foragers" => 0 } },
         "Drift" => { method_preset: "drill", hazards: %w[spin], difficulty: 0.8, fidelity: "loose" },
         "Swarm" => { method_preset: "many_passes", hazards: %w[run jump], difficulty: 1.3,
-parts: { "Scouts" => [0, 8], "Nurses" => [4, 4], "Foragers" => [8, 0], "Builders" => [0, 8] } },
+                     parts: { "Scouts" => [0, 8], "Nurses" => [4, 4], "Foragers" => [8, 0], "Builders" => [0, 8] } },
         "New Queen" => { method_preset: "layered", hazards: %w[lift], difficulty: 1.0,
-note: "The lift is taught on mats first." }
+                         note: "The lift is taught on mats first." }
       }.freeze
 
       MARKET = "Market Day"

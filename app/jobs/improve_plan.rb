@@ -30,7 +30,7 @@ module App
             stop: -> { stop? },
             progress: lambda do |unplaced, ready, share|
               @row.search_goes_on("unplaced" => unplaced, "ready" => draft.problem.windows[ready]&.date,
-"share" => share)
+                                  "share" => share)
             end
           )
         made = Planning::Actions::PlanWithReviews.new(draft, maker.repaired(plan))

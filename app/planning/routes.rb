@@ -46,7 +46,7 @@ module App
       # What is worked out by the worker before one of it is taken: asked for, shown with its progress, stopped, taken.
       def self.comparing(app)
         { "what_if" => Pages::WhatIf, "replanning" => Pages::Replanning,
-"schools" => Pages::Schools }.each do |kind, page|
+          "schools" => Pages::Schools }.each do |kind, page|
           path = "/pieces/:piece/plan/#{page::PATH}"
           app.allow(:director, get: path) { page "planning/#{kind}", piece_page(page) }
           app.allow :director, post: path do

@@ -103,6 +103,10 @@ module App
         keep(piece.id, Kept.new(work_version, learning_seq, snapshot))
       end
 
+      # The piece as the transaction under way has left it: read from the rows, kept by nobody. Of what people have
+      # learned it says what was so before.
+      def written(piece, before) = Snapshot.new(piece.studio.pieces.find(piece.id), progress: before.progress)
+
       # Forgets everything; specs that reuse row numbers need it.
       def clear = @lock.synchronize { @kept.clear }
 

@@ -9,15 +9,15 @@ module App
         @account = account
       end
 
-      def record(summary)
+      # work: the piece as it is now, where it was read already.
+      def record(summary, work: Records::Mapping::Works.load(@piece.studio.pieces.find(@piece.id)))
         number = (@piece.revisions.maximum(:number) || 0) + 1
-        work = Formats::Piece::Writer.new(Records::Mapping::Works.load(@piece.studio.pieces.find(@piece.id))).to_h
         @piece.revisions.create!(
           studio_id: @piece.studio_id,
           number:,
           account: @account,
           summary: summary[0, 200],
-          work:,
+          work: Formats::Piece::Writer.new(work).to_h,
           created_at: Clock.now
         )
       end

@@ -6,11 +6,16 @@ module App
     # changed by it, both teachers are told, and everybody who had it is marked to be checked again. Nothing is reset.
     # All within one transaction, alone on this piece; cells that may be marked are locked before anything else.
     class WatchAgreements
-      # items: keys of further learning items whose cells the change may mark.
+      # The piece before the change, and as it stands after it (asked for when all is written; read once).
+      attr_reader :before
+
+      def after = @after ||= Reading::PieceSnapshots.written(@piece, before)
+
+      # items: keys of further learning items whose cells the change may mark. Gives the block this object.
       def self.around(piece, account, today, items: [])
         piece.alone(:editing) do
           touched = new(piece, account, today, items)
-          result = yield
+          result = yield touched
           touched.settle unless result.respond_to?(:ok?) && !result.ok?
           result
         end
@@ -20,29 +25,23 @@ module App
         @piece = piece
         @account = account
         @today = today
-        @before = agreed
-        Records::Mapping::Learnings.hold(piece, [*@before, *items])
+        @before = Reading::PieceSnapshots.of(piece)
+        @agreed = standings(before).select(&:agreed?).to_set { |standing| standing.join.key }
+        Records::Mapping::Learnings.hold(piece, [*@agreed, *items])
       end
 
       def settle
-        return if @before.empty?
+        return if @agreed.empty?
 
-        now =
-          standings
-            .select { |standing| standing.changed.any? && @before.include?(standing.join.key) }
-            .uniq { |standing| standing.join.key }
-        now.each { |standing| one(standing) }
+        now = standings(after).select { |standing| standing.changed.any? && @agreed.include?(standing.join.key) }
+        now.uniq { |standing| standing.join.key }.each { |standing| one(standing) }
       end
 
       private
 
-      def agreed
-        @piece.agreements.exists? ? standings.select(&:agreed?).to_set { |standing| standing.join.key } : Set.new
-      end
+      def standings(snapshot)
+        return [] if snapshot.agreements.empty?
 
-      # Fresh from the rows: the piece may have been changed a moment ago.
-      def standings
-        snapshot = Reading::PieceSnapshots::Snapshot.new(@piece.studio.pieces.find(@piece.id))
         snapshot.review.joins.map { |held| Reading::JoinStanding.new(held, snapshot) }
       end
 

@@ -24,8 +24,8 @@ module App
           result = Actions::Save.new(section, params, account, today).run
           code = result.value == :conflict ? 409 : 422
           unless result.ok?
-            next page("steps/show", piece_page(Pages::Show, section: section.id.to_s, typed: params, result:),
-atus: code)
+            shown = piece_page(Pages::Show, section: section.id.to_s, typed: params, result:)
+            next page("steps/show", shown, status: code)
           end
 
           say result.value

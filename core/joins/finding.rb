@@ -6,8 +6,9 @@ module Core
     # state: which; verdict: :fits, :caution, :question or :clash; leaving, entering: Movement::Known on either side;
     # counts: counts there are to get from one to the other (Rational); reason and facts: for whoever words it.
     # mends: [Mend], tried, each of which makes this finding fit.
-    class Finding < Values::Value.of(:state, :verdict, :leaving, :entering, counts: 0r, reason: nil, facts: {}.freeze,
-mends: [].freeze)
+    class Finding < Values::Value.of(
+      :state, :verdict, :leaving, :entering, counts: 0r, reason: nil, facts: {}.freeze, mends: [].freeze
+    )
       VERDICTS = %i[fits caution question clash].freeze
       NOTHING = Movement::Known::NOT_STATED
 

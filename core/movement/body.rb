@@ -19,7 +19,7 @@ module Core
     class Body < Values::Value.of(
       weight: Known::NOT_STATED, facing: Known.unknown(1), level: Known.unknown(:standing),
       hands: Known::NOT_STATED, place: Known::NOT_STATED,
-                                  travel: Known::NOT_STATED
+      travel: Known::NOT_STATED
     )
       # From stated edges ({weight: :left, facing: 5}); what is missing stays not stated.
       def self.stated(values) = new(**values.compact.transform_values { |value| Known.stated(value) })

@@ -7,7 +7,7 @@ module Core
     # offsets: {group name => counts later}, meet: the count on which all meet again, as typed.
     class Line < Values::Value.of(
       :counts, moves: [].freeze, called: 1, exit: {}.freeze, notes: [].freeze, cues: [].freeze,
-      faults: [].freeze, versions: [].freeze, offsets: {}.freeze, meet: nil, feel: :even
+               faults: [].freeze, versions: [].freeze, offsets: {}.freeze, meet: nil, feel: :even
     )
       Fault = Struct.new(:kind, :count, :text)
 

@@ -9,8 +9,8 @@ module Core
     # as typed, and whether as "5-6"; turn: eighths, to the right positive, nil when a turn was said without how far.
     class Move < Values::Value.of(
       :text, step: nil, kind: :unknown, at: nil, length: nil, places: [].freeze, side: nil,
-      feet: [].freeze, turn: 0, facing: nil, level: nil, travel: nil, layer: :feet,
-      choice: [].freeze, said: [].freeze, range: false, hands: nil
+             feet: [].freeze, turn: 0, facing: nil, level: nil, travel: nil, layer: :feet,
+             choice: [].freeze, said: [].freeze, range: false, hands: nil
     )
       TWELFTHS = 12
 

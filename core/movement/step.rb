@@ -9,8 +9,8 @@ module Core
     # hands: :take or :drop, what it does with what is named after it (or with `holds`, where the step names it).
     class Step < Values::Value.of(
       :name, aliases: [].freeze, weights: [].freeze, foot: nil, counts: 1, turn: 0, level: nil,
-      needs: nil, layer: :feet, hazards: [].freeze, kind: :step, swing: [].freeze, travel: nil,
-      hands: nil, holds: nil
+             needs: nil, layer: :feet, hazards: [].freeze, kind: :step, swing: [].freeze, travel: nil,
+             hands: nil, holds: nil
     )
       KINDS = %i[step hold silent free].freeze
 

@@ -7,7 +7,7 @@ module Core
     # the other side from the rest. stretches: [[from, to, doing], …], counts of the link (inclusive) on which it does
     # something else than its moves: :holding, :free or :off. level, place, facing: where these are its own, in words.
     class Part < Values::Value.of(:group, offset: 0, hold_before: 0, hold_after: 0, mirrored: false,
-stretches: [].freeze, level: nil, place: nil, facing: nil)
+                                          stretches: [].freeze, level: nil, place: nil, facing: nil)
       DOING = %i[moving holding free off].freeze
 
       # Counts from the link's start until it is done.
@@ -24,7 +24,7 @@ stretches: [].freeze, level: nil, place: nil, facing: nil)
 
         raise ValueError.new(
           "stretches",
-                "must each be from, to and one of #{DOING.join(', ')}, got #{stretches.inspect}"
+          "must each be from, to and one of #{DOING.join(', ')}, got #{stretches.inspect}"
         )
       end
     end

@@ -4,7 +4,7 @@ module Core
   module Piece
     # A link with its place in the piece: index from 1, start_count and start_beat from 1.
     class PlacedLink < Values::Value.of(:index, :link, :start_count, :start_beat, :start_seconds, :seconds,
-occurrence: 1, occurrences: 1)
+                                        occurrence: 1, occurrences: 1)
       def name = link.name
       def section = link.section
       def counts = link.counts

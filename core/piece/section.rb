@@ -8,9 +8,9 @@ module Core
     # dances it as written.
     class Section < Values::Value.of(
       :id, :name, choreographer: nil, rows: [].freeze, time: "normal", expected_counts: nil,
-      parts: [].freeze, hazards: [].freeze, difficulty: 1.0, method: "drill", minutes: nil,
-      entry: {}.freeze, exit: {}.freeze, feel: "even", fidelity: "set", layers: "together",
-      being_made: false
+                  parts: [].freeze, hazards: [].freeze, difficulty: 1.0, method: "drill", minutes: nil,
+                  entry: {}.freeze, exit: {}.freeze, feel: "even", fidelity: "set", layers: "together",
+                  being_made: false
     )
       # In which order layers are taught => how often its slow passes are danced for that.
       LAYERS = { "together" => 1, "feet_first" => 2, "arms_first" => 2 }.freeze

@@ -5,7 +5,7 @@ module Core
     # A whole group piece: its track, groups, sections (also unplaced ones) and links in running order.
     # groups: [[id, name], …].
     class Work < Values::Value.of(:title, track: Music::Track.new, groups: [].freeze, sections: [].freeze,
-links: [].freeze)
+                                          links: [].freeze)
       # Sections in no link: written, but not in the run.
       def unplaced = sections.reject { |section| placed_ids.include?(section.id) }
 

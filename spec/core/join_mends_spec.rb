@@ -88,22 +88,22 @@ RSpec.describe Core::Joins::Review do
 
   def finding(piece, state) = described_class.new(piece).joins.first.findings.find { |each| each.state == state }
 
+  # What a failing example says of the piece it was made of.
+  def edges(piece)
+    "#{piece.sections.map { |s| [s.rows.map(&:text), s.entry, s.exit, s.time] }} #{piece.links.map(&:mirrored)}"
+  end
+
   it "offers a mend for every clash, and after any of them it no longer clashes" do
     seen = Hash.new(0)
     each_case(250) do |random|
       piece = random_piece(random)
       described_class.new(piece).joins.first.findings.select(&:clash?).each do |found|
-        expect(found.mends).not_to be_empty,
-        "no mend for #{found.state} of #{piece.sections.map do |each|
-          [each.rows.map(&:text), each.entry, each.exit, each.time]
-        end} #{piece.links.map(&:mirrored)}"
+        expect(found.mends).not_to be_empty, "no mend for #{found.state} of #{edges(piece)}"
         found.mends.each do |mend|
           seen[mend.change] += 1
           after = finding(mend.apply(piece), found.state)
-          expect(after.nil? || !after.clash?).to be(true),
-          "#{found.state}: #{mend.change} leaves #{after&.verdict} of #{piece.sections.map do |each|
-            [each.rows.map(&:text), each.entry, each.exit]
-          end}"
+          expect(after.nil? || !after.clash?)
+            .to be(true), "#{found.state}: #{mend.change} leaves #{after&.verdict} of #{edges(piece)}"
           expect(Core::Joins::MendWriter.new(piece, say: SAY).text(mend)).to match(/\A[A-Z].*\S\z/)
         end
       end
@@ -117,10 +117,8 @@ RSpec.describe Core::Joins::Review do
       described_class.new(piece).joins.first.findings.select(&:question?).each do |found|
         found.mends.each do |mend|
           mended = mend.apply(piece)
-          expect(finding(mended, found.state)&.question?).not_to be(true),
-          "#{found.state}: #{mend.change} #{piece.sections.map do |each|
-            [each.rows.map(&:text), each.entry, each.exit]
-          end}"
+          expect(finding(mended, found.state)&.question?)
+            .not_to be(true), "#{found.state}: #{mend.change} #{edges(piece)}"
           expect([mended.sections.map(&:id), mended.links.size]).to eq [piece.sections.map(&:id), 2]
         end
       end

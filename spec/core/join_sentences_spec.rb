@@ -50,7 +50,7 @@ RSpec.describe Core::Joins::MendWriter do
           text if kind == change
         end
       expect(found).to include(sentence),
-      "only #{mends(typed('Smoke', before, **stated), typed('Drift', after, **entry))}"
+                       "only #{mends(typed('Smoke', before, **stated), typed('Drift', after, **entry))}"
     end
   end
 

@@ -225,8 +225,8 @@ RSpec.describe Core::Joins do
           end
           found.mends.each do |mend|
             after = finding(mend.apply(piece), found.state)
-            expect(after.nil? || after.fits?).to be(true),
-            "#{mend.change}: #{piece.sections.map { |s| s.rows.map(&:text) }} #{piece.links.map(&:mirrored)}"
+            said = "#{mend.change}: #{piece.sections.map { |s| s.rows.map(&:text) }} #{piece.links.map(&:mirrored)}"
+            expect(after.nil? || after.fits?).to be(true), said
           end
         end
       end

@@ -35,8 +35,8 @@ RSpec.describe Core::Learning do
     ]
     days.each do |danced, ago, state|
       last = danced.zero? ? nil : Date.new(2027, 3, 1) - ago
-      expect(Core::Learning::Freshness.new(days: danced, last_danced_on: last).on(Date.new(2027, 3, 1))).to eq(state),
-      "#{danced} days, #{ago} ago"
+      fresh = Core::Learning::Freshness.new(days: danced, last_danced_on: last).on(Date.new(2027, 3, 1))
+      expect(fresh).to eq(state), "#{danced} days, #{ago} ago"
     end
   end
 

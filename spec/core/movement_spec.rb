@@ -128,9 +128,8 @@ RSpec.describe Core::Movement do
       while at < 7
         step = steps.sample(random:)
         side = ["R", "L", nil].sample(random:)
-        moves << "#{at + 1}#{['&', '', '',
-                              "-#{at + 2}"].sample(random:)} #{[step.name,
-                                                                *step.aliases].sample(random:)} #{side}".strip
+        counts = ["&", "", "", "-#{at + 2}"].sample(random:)
+        moves << "#{at + 1}#{counts} #{[step.name, *step.aliases].sample(random:)} #{side}".strip
         at += random.rand(2..3)
       end
       moves.join(" ")
@@ -153,7 +152,7 @@ RSpec.describe Core::Movement do
         ends = [line, Core::Movement::Mirror.line(line)].map { |each| Core::Movement::Walk.new([each]).exit }
         expect(Core::Movement::Mirror.state(ends.first).to_h.slice(:weight, :facing)).to eq ends.last.to_h.slice(
           :weight,
-             :facing
+          :facing
         )
       end
     end
@@ -168,7 +167,7 @@ RSpec.describe Core::Movement do
         Core::Movement::Walk.new(lines)
         kept = lines.flat_map { |l| [*l.moves.map(&:text), *l.notes, *l.cues.map(&:first)] }.join(" ")
         expect(kept.scan("zug").size).to be >= (text.scan(/(?<![[:alnum:]])zug(?![[:alnum:]])/).size.positive? ? 1 : 0),
-        text
+                                         text
       end
     end
   end

@@ -52,8 +52,8 @@ RSpec.describe Formats do
     ],
     "two tempi at one count" => [
       { **piece,
-track: { tempo: [{ from_count: 1, bpm: 90 },
-                 { from_count: 1, bpm: 100 }] } }, "track.tempo: two tempi start at one count"
+        track: { tempo: [{ from_count: 1, bpm: 90 },
+                         { from_count: 1, bpm: 100 }] } }, "track.tempo: two tempi start at one count"
     ],
     "a link to nothing" => [link.call(section: "s9"), 'links[0].section: names "s9", which is not in sections'],
     "a change of an eight there is not" => [link.call(replace: { "3" => row }),

@@ -30,7 +30,7 @@ RSpec.describe "joins and the floor in the browser", :browser do
     click_button "Do it"
     expect(page).to have_text("Done: End Opening Walk with a weight change on 8.").and have_css(
       "h1",
-            text: "Opening Walk into Spiral"
+      text: "Opening Walk into Spiral"
     )
     expect(page).to have_no_css(".states .seam-clash")
     click_button "Undo"

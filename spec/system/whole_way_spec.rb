@@ -119,7 +119,7 @@ RSpec.describe "the whole way", :browser do
     expect(page).to have_text("Somebody else changed this piece while you were typing")
     expect(page).to have_css(".diff .yours", text: "Coda").and have_css(
       ".diff .yours",
-            text: "Spiral, again, with changes in 2"
+      text: "Spiral, again, with changes in 2"
     )
     expect(find_field("The piece, a line for each link").value).to include("Coda, 2 eights")
     click_button "Save the order"

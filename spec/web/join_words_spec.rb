@@ -73,8 +73,9 @@ RSpec.describe App::Shared::JoinWording do
       "Scouts is 4 early",
       "the next wants all together"
     ]
-    expect(said(:groups, typed("Smoke", "1-8 step R", "Nurses 4 later, all meet 1"),
-typed("Drift", "1 step L"))).to eq ["Smoke: Nurses ends on 20; all meet on 17.", "Nurses ends on 20", "all meet on 17"]
+    late = typed("Smoke", "1-8 step R", "Nurses 4 later, all meet 1")
+    expect(said(:groups, late, typed("Drift", "1 step L")))
+      .to eq ["Smoke: Nurses ends on 20; all meet on 17.", "Nurses ends on 20", "all meet on 17"]
     held = parts.map { |part| part.group == 7 ? part.with(hold_after: 4) : part }
     expect(said(:groups, typed("Smoke", "1 step R", parts: held), typed("Drift", "1 step L"))[1]).to eq "all end on 12"
   end

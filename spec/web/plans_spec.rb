@@ -154,8 +154,8 @@ RSpec.describe "planning", :web do
       ).to eq after
       expect(changes.scan(/\d+/).map(&:to_i)).to eq latest.result["changes"].values_at(
         "new_calls",
-           "cancelled",
-           "shifted"
+        "cancelled",
+        "shifted"
       )
     end
 
@@ -173,10 +173,8 @@ RSpec.describe "planning", :web do
       asked.each do |change|
         shown = worked_out("#{plan_path}/what-if", change)
         take_offer piece, "#{plan_path}/what-if", change
-        expect(shown[/Changes for people none ([^.]*?) shifted/, 1].scan(/\d+/).map(&:to_i)).to eq(
-          latest.result["changes"].values_at("new_calls", "cancelled", "shifted")
-        ),
-        change.inspect
+        said = shown[/Changes for people none ([^.]*?) shifted/, 1].scan(/\d+/).map(&:to_i)
+        expect(said).to eq(latest.result["changes"].values_at("new_calls", "cancelled", "shifted")), change.inspect
         send_form "/pieces/#{piece.id}/plans/#{latest.id}/publish", {}
       end
     end
@@ -186,25 +184,22 @@ RSpec.describe "planning", :web do
       person.absences.create!(studio:, from_date: "2027-01-28", to_date: "2027-02-28")
       told_plan
       person.absences.create!(studio:, from_date: "2027-01-05", to_date: "2027-01-12")
-      expect(worked_out("#{plan_path}/what-if",
-{ "change" => "extra", "date" => "2027-02-06", "start" => "10:00", "end" => "13:00" })).to include(
-  "One rehearsal more on Sat 6 Feb, 10:00 – 13:00"
-)
-      expect(worked_out("#{plan_path}/what-if",
-{ "change" => "freed", "person" => person.id.to_s })).to include("Odalys comes to all rehearsals")
-      take_offer piece, "#{plan_path}/what-if", { "change" => "freed", "person" => person.id.to_s }
+      extra = { "change" => "extra", "date" => "2027-02-06", "start" => "10:00", "end" => "13:00" }
+      expect(worked_out("#{plan_path}/what-if", extra)).to include "One rehearsal more on Sat 6 Feb, 10:00 – 13:00"
+      freed = { "change" => "freed", "person" => person.id.to_s }
+      expect(worked_out("#{plan_path}/what-if", freed)).to include "Odalys comes to all rehearsals"
+      take_offer piece, "#{plan_path}/what-if", freed
       expect(person.absences.order(:from_date).pluck(:from_date, :to_date).flatten.map(&:to_s)).to eq %w[
         2027-01-05
         2027-01-12
         2027-01-28
         2027-02-01
       ]
-      take_offer piece, "#{plan_path}/what-if",
-                { "change" => "extra", "date" => "2027-02-06", "start" => "10:00", "end" => "13:00" }
+      take_offer piece, "#{plan_path}/what-if", extra
       expect(studio.rehearsals.standing.pluck(:date).map(&:to_s)).to include("2027-02-06")
       mirela = studio.people.find_by!(name: "Mirela")
-      take_offer piece, "#{plan_path}/what-if",
-                { "change" => "teacher", "section" => piece.sections.first.id.to_s, "teacher" => mirela.id.to_s }
+      other = { "change" => "teacher", "section" => piece.sections.first.id.to_s, "teacher" => mirela.id.to_s }
+      take_offer piece, "#{plan_path}/what-if", other
       expect(piece.sections.first.reload.choreographer).to eq mirela
       %w[
         change=extra&date=never&start=1&end=2
@@ -224,14 +219,14 @@ RSpec.describe "planning", :web do
   it "builds by another school, or with fewer passes, and remembers it" do
     told_plan
     before = work_slots.sum(&:minutes)
-    expect(worked_out("#{plan_path}/what-if",
-{ "change" => "passes", "passes" => "fewer" })).to include "Changes for people"
-    take_offer piece, "#{plan_path}/what-if", { "change" => "passes", "passes" => "fewer" }
+    fewer = { "change" => "passes", "passes" => "fewer" }
+    expect(worked_out("#{plan_path}/what-if", fewer)).to include "Changes for people"
+    take_offer piece, "#{plan_path}/what-if", fewer
     expect(piece.sections.reload.map(&:difficulty).uniq).to eq [0.8]
     expect(work_slots.sum(&:minutes)).to be < before
-    expect(worked_out("#{plan_path}/what-if",
-{ "change" => "school", "school" => "back" })).to include "back from the ending"
-    take_offer piece, "#{plan_path}/what-if", { "change" => "school", "school" => "back" }
+    back = { "change" => "school", "school" => "back" }
+    expect(worked_out("#{plan_path}/what-if", back)).to include "back from the ending"
+    take_offer piece, "#{plan_path}/what-if", back
     expect([piece.reload.setting("school"), latest.school]).to eq %w[back back]
   end
 

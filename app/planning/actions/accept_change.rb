@@ -32,7 +32,7 @@ module App
         def accept_extra
           date = @change.extra.date
           Rehearsals::Actions::Add.new(@studio,
-{ "single" => date, **@asked.slice("start", "end"), "rooms" => rooms }).run
+                                       { "single" => date, **@asked.slice("start", "end"), "rooms" => rooms }).run
           added = @studio.rehearsals.standing.where(date:).order(:id).last
           { Records::Mapping::Identifiers::EXTRA => Records::Mapping::Identifiers.window(added.id) }
         end

@@ -30,10 +30,8 @@ module App
         def person = people[@who]
 
         def here(**more)
-          path(
-            "/spacing?#{Rack::Utils.build_query({ at: at, show: show, moment: show == 'floor' ? moment_key : nil,
-who: @who }.merge(more).compact)}"
-          )
+          shown = { at:, show:, moment: (moment_key if show == "floor"), who: @who }
+          path("/spacing?#{Rack::Utils.build_query(shown.merge(more).compact)}")
         end
 
         # Lines

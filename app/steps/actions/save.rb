@@ -20,11 +20,11 @@ module App
           faults = @text.faults
           return Shared::Result.no({ rows: faults.first }) if faults.any?
 
-          Shared::WatchAgreements.around(@piece, @account, @today, items: [own_item]) do
+          Shared::WatchAgreements.around(@piece, @account, @today, items: [own_item]) do |watch|
             @section.lock!
             next conflict if @params["lock_version"].to_i != @section.lock_version
 
-            Shared::Result.ok(save)
+            Shared::Result.ok(save(watch))
           end
         end
 
@@ -33,14 +33,13 @@ module App
         def own_item = Core::Values::ItemKey.section(@section.id).to_s
         def conflict = Shared::Result.no({ rows: I18n.t("sections.conflict") }, :conflict)
 
-        def save
-          before = lines
+        def save(watch)
           write(@text.rows)
-          changed = differing(before, lines)
+          changed = differing(lines(watch.before), lines(watch.after))
           people = changed.any? ? Shared::MarkChanged.new(@piece, own_item, changed, @account, @today).run : 0
           @section.touch
           @piece.touch
-          Shared::KeepRevision.new(@piece, @account).record("#{@section.name}: steps")
+          Shared::KeepRevision.new(@piece, @account).record("#{@section.name}: steps", work: watch.after.work)
           if people.positive?
             I18n.t("steps.changed", eights: changed.join(", "), count: people)
           else
@@ -48,12 +47,8 @@ module App
           end
         end
 
-        # The section's lines as they stand in the database.
-        def lines
-          work = Records::Mapping::Works.load(@piece.studio.pieces.find(@piece.id))
-          Core::Piece::Danced.new(work, vocabulary: @section.studio.vocabulary).lines(
-            work.sections.find { |section| section.id == @section.id }
-          )
+        def lines(snapshot)
+          snapshot.danced.lines(snapshot.work.sections.find { |section| section.id == @section.id })
         end
 
         def write(rows)

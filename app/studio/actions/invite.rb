@@ -13,8 +13,9 @@ module App
 
         def run
           person = @studio.people.find_by(id: @params["person"]) if @params["person"].to_s.match?(/\A\d+\z/)
-          invitation, token = @studio.invitations.issue(email: @params["email"], role: @params["role"], person:,
-                                                        expires_at: @now + (Records::Invitation::DAYS * 86_400))
+          expires_at = @now + (Records::Invitation::DAYS * 86_400)
+          invitation, token =
+            @studio.invitations.issue(email: @params["email"], role: @params["role"], person:, expires_at:)
           Shared::Post.new(@studio).send_out(
             to: invitation.email,
             template: "invitation",

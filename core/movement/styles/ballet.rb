@@ -5,18 +5,10 @@ module Core
     module Styles
       # Ballet basics and the waltz.
       BALLET = [
-        Step.of(
-          "pas de bourrée",
-          "pdb",
-          "pas de bourree",
-          "bourree",
-          "pas de b",
-          weights: %i[lead other lead],
-          swing: [0, 6, 12],
-          counts: 2
-        ),
+        Step.of("pas de bourrée", "pdb", "pas de bourree", "bourree", "pas de b",
+                weights: %i[lead other lead], swing: [0, 6, 12], counts: 2),
         Step.of("balancé", "balance", "bal", "waltz step",
-          weights: %i[lead other lead], swing: [0, 12, 24], counts: 3),
+                weights: %i[lead other lead], swing: [0, 12, 24], counts: 3),
         Step.of("waltz turn", weights: %i[lead other lead], swing: [0, 12, 24], counts: 3, turn: 4),
         Step.of("plié", "plie", "bend knees", "dip", "demi plié", layer: :body),
         Step.of("relevé", "releve", "rise to toes", layer: :body),
@@ -27,17 +19,8 @@ module Core
         Step.of("arabesque", "arab", foot: :free, counts: 2),
         Step.of("attitude", foot: :free, counts: 2),
         Step.of("pirouette", "pir", "single turn", foot: :standing, turn: 8, counts: 2, hazards: %w[spin]),
-        Step.of(
-          "chaîné",
-          "chaine",
-          "chaines",
-          "chaînés",
-          weights: %i[lead other],
-          swing: [0, 6],
-          turn: 8,
-          counts: 1,
-          hazards: %w[spin]
-        ),
+        Step.of("chaîné", "chaine", "chaines", "chaînés",
+                weights: %i[lead other], swing: [0, 6], turn: 8, counts: 1, hazards: %w[spin]),
         Step.of("piqué turn", "pique turn", "pique", weights: [:lead], turn: 8, counts: 1, hazards: %w[spin]),
         Step.of("soutenu", weights: [:both], turn: 8, counts: 2),
         Step.of("glissade", weights: %i[lead other], swing: [0, 6], counts: 1),

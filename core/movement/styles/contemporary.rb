@@ -5,36 +5,12 @@ module Core
     module Styles
       # Contemporary and floor work.
       CONTEMPORARY = [
-        Step.of(
-          "spiral",
-          "spiral to floor",
-          "spiral down",
-          level: :floor,
-          weights: [:floor],
-          needs: :standing,
-          counts: 4,
-          hazards: %w[floor_work]
-        ),
-        Step.of(
-          "fall",
-          "fall to floor",
-          "melt",
-          "melt to floor",
-          "collapse",
-          level: :floor,
-          weights: [:floor],
-          counts: 4,
-          hazards: %w[floor_work]
-        ),
-        Step.of(
-          "shoulder roll",
-          "back roll",
-          "forward roll",
-          level: :floor,
-          weights: [:floor],
-          counts: 4,
-          hazards: %w[floor_work]
-        ),
+        Step.of("spiral", "spiral to floor", "spiral down",
+                level: :floor, weights: [:floor], needs: :standing, counts: 4, hazards: %w[floor_work]),
+        Step.of("fall", "fall to floor", "melt", "melt to floor", "collapse",
+                level: :floor, weights: [:floor], counts: 4, hazards: %w[floor_work]),
+        Step.of("shoulder roll", "back roll", "forward roll",
+                level: :floor, weights: [:floor], counts: 4, hazards: %w[floor_work]),
         Step.of("slide to floor", level: :floor, weights: [:floor], counts: 2, hazards: %w[floor_work]),
         Step.of("swing", "leg swing", foot: :free, counts: 2),
         Step.of("arm swing", "arms swing", layer: :arms, counts: 2),

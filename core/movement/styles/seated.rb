@@ -5,16 +5,8 @@ module Core
     module Styles
       # Seated dance, in a chair or with wheels.
       SEATED = [
-        Step.of(
-          "wheel",
-          "wheel forward",
-          "wheel back",
-          "wheel bk",
-          "wheel fwd",
-          "push wheels",
-          weights: [:seated],
-          layer: :body
-        ),
+        Step.of("wheel", "wheel forward", "wheel back", "wheel bk", "wheel fwd", "push wheels",
+                weights: [:seated], layer: :body),
         Step.of("wheel turn", "turn chair", "chair turn", weights: [:seated], turn: 2, layer: :body),
         Step.of("clap lap", "lap", "lap clap", "pat lap", "pat knees", layer: :arms),
         Step.of("twist", "torso twist", layer: :body),

@@ -6,7 +6,7 @@ module Core
     # nil; need, have: in `unit` (:minutes, :people or :rehearsals); tasks, windows: what fits only where; long: it is
     # one block for which nobody has time enough at once; proven: a relaxation shows that no plan can do it.
     class Reason < Values::Value.of(:type, who: nil, need: 0, have: 0, tasks: [].freeze, windows: [].freeze,
-unit: :minutes, long: false, proven: true)
+                                           unit: :minutes, long: false, proven: true)
       def short = [need - have, 0].max
     end
   end

@@ -14,10 +14,10 @@ module Core
     # placements of an earlier plan; pinned: those of them that stay where they are ([Placement]).
     class Problem < Values::Value.of(
       :windows, :tasks, grid: 5, min_part: 15, max_part: 60, max_continuous: 55, break_minutes: 5,
-      trip_cost: 30, dancers: [].freeze, choreographers: [].freeze, unavailable: [].freeze,
-      limits: [].freeze, show_date: nil, target_window: nil, plan: [].freeze, done: {}.freeze,
-      now: nil, most_new_eights: nil, rests: [].freeze, pinned: [].freeze, rewarm: nil,
-      frame_minutes: 0, recap: 0, to_music: 0, lately: [].freeze
+                        trip_cost: 30, dancers: [].freeze, choreographers: [].freeze, unavailable: [].freeze,
+                        limits: [].freeze, show_date: nil, target_window: nil, plan: [].freeze, done: {}.freeze,
+                        now: nil, most_new_eights: nil, rests: [].freeze, pinned: [].freeze, rewarm: nil,
+                        frame_minutes: 0, recap: 0, to_music: 0, lately: [].freeze
     )
       def people = dancers | choreographers
 

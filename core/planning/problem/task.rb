@@ -8,8 +8,8 @@ module Core
     # from_eight: the eight its first lesson begins with.
     class Task < Values::Value.of(
       :id, :kind, :minutes, split: false, dancers: [].freeze, choreographers: [].freeze,
-      sections: [].freeze, after: [].freeze, after_window: [].freeze, links: nil, title: nil,
-      eights: 0, from_eight: 1
+                            sections: [].freeze, after: [].freeze, after_window: [].freeze, links: nil, title: nil,
+                            eights: 0, from_eight: 1
     )
       KINDS = %w[make learn difference join place chain clean run review catchup].freeze
       def people = dancers | choreographers
