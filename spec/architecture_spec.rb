@@ -51,7 +51,8 @@ RSpec.describe "the house" do
 
   it "loads the core in a bare Ruby, with the standard library only, without a warning" do
     program = "require '#{HOUSE}/core/core'; print Core::Planning::Solver.name"
-    output, status = Open3.capture2e("ruby", "--disable-gems", "-w", "-e", program)
+    bare = { "RUBYOPT" => nil, "RUBYLIB" => nil }
+    output, status = Open3.capture2e(bare, "ruby", "--disable-gems", "-w", "-e", program)
     expect([output, status.success?]).to eq ["Core::Planning::Solver", true]
   end
 

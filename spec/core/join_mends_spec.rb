@@ -89,7 +89,7 @@ RSpec.describe Core::Joins::Review do
   def finding(piece, state) = described_class.new(piece).joins.first.findings.find { |each| each.state == state }
 
   # What a failing example says of the piece it was made of.
-  def edges(piece)
+  def facts_of(piece)
     "#{piece.sections.map { |s| [s.rows.map(&:text), s.entry, s.exit, s.time] }} #{piece.links.map(&:mirrored)}"
   end
 
@@ -98,12 +98,12 @@ RSpec.describe Core::Joins::Review do
     each_case(250) do |random|
       piece = random_piece(random)
       described_class.new(piece).joins.first.findings.select(&:clash?).each do |found|
-        expect(found.mends).not_to be_empty, "no mend for #{found.state} of #{edges(piece)}"
+        expect(found.mends).not_to be_empty, "no mend for #{found.state} of #{facts_of(piece)}"
         found.mends.each do |mend|
           seen[mend.change] += 1
           after = finding(mend.apply(piece), found.state)
           expect(after.nil? || !after.clash?)
-            .to be(true), "#{found.state}: #{mend.change} leaves #{after&.verdict} of #{edges(piece)}"
+            .to be(true), "#{found.state}: #{mend.change} leaves #{after&.verdict} of #{facts_of(piece)}"
           expect(Core::Joins::MendWriter.new(piece, say: SAY).text(mend)).to match(/\A[A-Z].*\S\z/)
         end
       end
@@ -118,7 +118,7 @@ RSpec.describe Core::Joins::Review do
         found.mends.each do |mend|
           mended = mend.apply(piece)
           expect(finding(mended, found.state)&.question?)
-            .not_to be(true), "#{found.state}: #{mend.change} #{edges(piece)}"
+            .not_to be(true), "#{found.state}: #{mend.change} #{facts_of(piece)}"
           expect([mended.sections.map(&:id), mended.links.size]).to eq [piece.sections.map(&:id), 2]
         end
       end

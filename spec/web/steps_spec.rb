@@ -32,6 +32,18 @@ RSpec.describe "steps", :web do
     expect(section.eights.pluck(:counts)).to eq [8, 8, 8, 6, 8, 8]
   end
 
+  # Once as it was (and not even then where it was read before), once as it is: everything else is made of these two.
+  it "reads the whole piece at most twice to save one eight" do
+    piece.agreements.create!(
+      studio_id: studio.id, join_key: "j1-2", kind: "agreed", leaving_digest: "2:a", entering_digest: "2:b",
+      by_name: "D", day: NOW.to_date, created_at: NOW
+    )
+    allow(Records::Mapping::Works).to receive(:load).and_call_original
+    save "1 step R", "1 kick L"
+    expect(texts.first(2)).to eq ["1 step R", "1 kick L"]
+    expect(Records::Mapping::Works).to have_received(:load).at_most(:twice)
+  end
+
   it "marks those who were taught what changed, and lowers nobody's tick" do
     dancers = make_cast(piece)
     save "1 step R 2 step L", "1 step R", "", ""
