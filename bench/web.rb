@@ -16,7 +16,6 @@ module Bench
     RUNS = 25
 
     def run
-      require_relative "../app/web"
       App::Web::Application.allow(:member, get: "/bench/nothing") { "nothing\n" }
       @app = App::Web::Application.rack
       bare = bare_route
@@ -35,7 +34,7 @@ module Bench
         set :environment, :production
         get("/") { "nothing\n" }
       end
-      -> { app.call(Rack::MockRequest.env_for("/"))[2].each(&:itself) }
+      ->(*) { app.call(Rack::MockRequest.env_for("/"))[2].each(&:itself) }
     end
 
     def report(label, studio, title)
@@ -124,7 +123,7 @@ module Bench
             rung: random.rand(1..5),
             account_id: director.account_id,
             client_id: nil,
-            note: nil,
+            note: "",
             by_name: director.account.name,
             day: Date.today - random.rand(40),
             created_at: Time.now

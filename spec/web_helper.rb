@@ -21,6 +21,7 @@ RSpec.configure do |config|
   config.around do |example|
     App::Shared::Clock.frozen_at = NOW
     App::Reading::PieceSnapshots.clear
+    App::Reading::SeasonSnapshots.clear
     # Browsers, and specs with several connections, see only what was committed.
     committed = example.metadata[:browser] || example.metadata[:committed]
     DatabaseCleaner.strategy = committed ? :truncation : :transaction

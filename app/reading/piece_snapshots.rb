@@ -110,9 +110,7 @@ module App
       # Forgets everything; specs that reuse row numbers need it.
       def clear = @lock.synchronize { @kept.clear }
 
-      def counters(piece)
-        Records::Base.connection.exec_query(VERSION, "counters", [piece.id]).rows.first
-      end
+      def counters(piece) = Records::Base.connection.select_rows(VERSION, "counters", [piece.id]).first
 
       def keep(id, kept)
         @lock.synchronize do

@@ -7,7 +7,7 @@ module App
       module_function
 
       def standing(studio, rehearsals)
-        plans = studio.plans.where.not(published_at: nil).where(replaced_at: nil).pluck(:id)
+        plans = studio.plans.where.not(published_at: nil).where(replaced_at: nil).select(:id)
         studio.slots.where(plan_id: plans, rehearsal_id: rehearsals.map(&:id)).order(:start_minute, :id)
       end
     end

@@ -31,10 +31,8 @@ module App
       def stage = snapshot.stage
 
       # Those present today by the register, or nil.
-      def present
-        @present = Reading::Present.of(piece.studio, today) unless defined?(@present)
-        @present
-      end
+      def present = season_snapshot.present
+      def season_snapshot = @season_snapshot ||= Reading::SeasonSnapshots.of(piece.studio, now)
 
       def standings
         @standings ||=

@@ -17,12 +17,8 @@ module App
         def title = I18n.t("ways.calls")
         def screen = :calls
         def spine = piece && Shared::PiecePage.new(piece:, member:, now: @now).spine
-        def upcoming = @upcoming ||= member.studio.rehearsals.standing.where(date: @now.to_date..).to_a
-
-        def recent
-          @recent ||=
-            member.studio.rehearsals.where(cancelled_at: nil, date: ...@now.to_date).order(date: :desc).limit(6).to_a
-        end
+        def upcoming = season.ahead
+        def recent = season.recent
 
         # What is rehearsed, in order; how many people are called.
         def titles(rehearsal)
@@ -44,28 +40,34 @@ module App
               .reduce({}) { |sum, more| sum.merge(more) { |_, a, b| a + b } }
         end
 
+        def season = @season ||= Reading::SeasonSnapshots.of(member.studio, @now)
+
         # {rehearsal id => people}.
         def changes(piece)
+          told_at, by_rehearsal = season.memo([:told_changes, piece.id]) { told_changes(piece) }
+          told_at && told_at > Shared::Clock.now - (Reading::CallDifference::NEWS * 86_400) ? by_rehearsal : {}
+        end
+
+        # [when the plan was told, {rehearsal id => people whose calls it changed}].
+        def told_changes(piece)
           plan = piece.published_plan
           before = piece.told_before
-          unless plan && before && plan.published_at > Shared::Clock.now - (Reading::CallDifference::NEWS * 86_400)
-            return {}
-          end
+          return unless plan && before
 
-          Reading::PieceSnapshots.of(piece)
-            .held(:told_changes, Reading::SeasonVersion.of(plan, @now)) do
-              Reading::CallDifference.new(piece, before, plan, @now.to_date).by_rehearsal.transform_values(&:size)
-            end
+          changed = Reading::CallDifference.new(piece, before, plan, @now.to_date).by_rehearsal
+          [plan.published_at, changed.transform_values(&:size)]
         end
 
         def titles_by_rehearsal
-          @titles_by_rehearsal ||=
+          season.memo([:titles, piece&.id]) do
             slots.work.pluck(:rehearsal_id, :title).group_by(&:first).transform_values { |same| same.map(&:last) }
+          end
         end
 
         def called_by_rehearsal
-          @called_by_rehearsal ||=
+          season.memo([:called, piece&.id]) do
             slots.joins(:slot_people).reorder(nil).group(:rehearsal_id).distinct.count("slot_people.person_id")
+          end
         end
 
         def slots

@@ -15,6 +15,8 @@ module App
 
         private
 
+        def latest_plan = @page.season_snapshot.latest_plan(@piece)
+
         def structure
           return [[I18n.t("decisions.no_links"), @page.path("/structure")]] if @page.order.links.empty?
 
@@ -72,7 +74,7 @@ module App
         def plan
           return [] if @page.order.links.empty? || @page.snapshot.cast.empty?
 
-          plan = @piece.latest_plan or return [[I18n.t("decisions.no_plan"), @page.path("/plan")]]
+          plan = latest_plan or return [[I18n.t("decisions.no_plan"), @page.path("/plan")]]
           short = plan.result.fetch("unplaced", []).sum { |task| task["minutes"] }
           [
             (short.positive? ? I18n.t("decisions.short", minutes: short) : nil),
@@ -84,7 +86,7 @@ module App
 
         # What happened that the plan does not know of.
         def upset
-          found = (plan = @piece.latest_plan) ? Reading::PlanConflicts.of(plan, @piece, @page.now) : []
+          found = latest_plan ? Reading::PlanConflicts.of(latest_plan, @piece, @page.now) : []
           if found.any?
             [
               [

@@ -23,15 +23,20 @@ module App
               .map { |piece| PieceCard.new(piece, member, now) }
         end
 
-        def archived = studio.pieces.where.not(archived_at: nil).order(:title)
+        def archived = @archived ||= studio.pieces.where.not(archived_at: nil).order(:title).to_a
+        def season = @season ||= Reading::SeasonSnapshots.of(studio, now)
 
+        # The one under way, or the next.
         def rehearsal
-          @rehearsal ||=
-            studio.rehearsals.standing.where(date: now.to_date..).includes(:rooms)
-              .find { |r| r.date > now.to_date || r.end_minute > (now.hour * 60) + now.min }
+          minute = (now.hour * 60) + now.min
+          season.ahead.find { |each| each.date > now.to_date || each.end_minute > minute }
         end
 
-        def rehearsal_slots = rehearsal ? Reading::StandingSlots.standing(studio, [rehearsal]).select(&:work?) : []
+        def rehearsal_slots
+          return [] unless rehearsal
+
+          season.memo([:work, rehearsal.id]) { Reading::StandingSlots.standing(studio, [rehearsal]).select(&:work?) }
+        end
 
         def decisions
           @decisions ||= pieces.flat_map { |card| card.decisions.map { |text, path| [text, path, card.piece.title] } }

@@ -9,7 +9,8 @@ module App
 
         def screen = :plan
         def plan = @plan ||= piece.latest_plan
-        def published = @published ||= piece.published_plan
+        def published = season_snapshot.published_plan(piece)
+
         # Where the build sends moves and pins; empty for those who may only look.
         def moving_path = director? ? path("/slots/") : ""
 

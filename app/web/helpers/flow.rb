@@ -8,7 +8,9 @@ module App
         class NotYours < StandardError
         end
 
-        def piece = @piece ||= studio.pieces.includes(:track).find_by(id: number(params["piece"])) || halt(404)
+        def piece
+          @piece ||= Records::Piece.find_by(studio_id: studio.id, id: number(params["piece"])) || halt(404)
+        end
 
         def find(rows, id = params["id"]) = rows.find_by(id: number(id)) || halt(404)
 

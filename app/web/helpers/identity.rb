@@ -19,10 +19,17 @@ module App
         def member
           return @member if defined?(@member)
 
-          @member = account && (own_place(session["studio"]) || account.memberships.order(:id).includes(:studio).first)
+          @member = account && (own_place(session["studio"]) || first_place)
         end
 
-        def own_place(studio_id) = studio_id && account.memberships.includes(:studio).find_by(studio_id:)
+        # Remembered, so that it is found straight away from then on.
+        def first_place
+          place = account.memberships.order(:id).first
+          session["studio"] = place.studio_id if place
+          place
+        end
+
+        def own_place(studio_id) = studio_id && Records::Membership.find_by(account_id: account.id, studio_id:)
 
         def studio = member&.studio
 

@@ -3,12 +3,13 @@
 module App
   module Web
     module Middleware
-      # Gives the database connection back when the request is over.
+      # What one request asks the database twice is answered once, until it writes or locks something. The connection
+      # is given back when the request is over.
       class Connections
         def initialize(app) = @app = app
 
         def call(env)
-          @app.call(env)
+          ActiveRecord::Base.cache { @app.call(env) }
         ensure
           ActiveRecord::Base.connection_handler.clear_active_connections!(:all)
         end
