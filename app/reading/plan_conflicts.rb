@@ -13,7 +13,7 @@ module App
         snapshot.held(:upsets, SeasonVersion.of(plan, now)) { new(plan, PlanDraft.new(piece, now), snapshot).all }
       end
 
-      # draft: Actions::PlanDraft of today.
+      # draft: PlanDraft of today.
       def initialize(plan, draft, snapshot)
         @plan = plan
         @draft = draft
