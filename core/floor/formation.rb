@@ -5,8 +5,13 @@ module Core
     # One dancer's place: metres from the middle of the floor (x; the audience's right is positive) and from its front
     # edge (y, away from the audience); facing 1 to 8; pinned: an assignment leaves them there.
     class Spot < Values::Value.of(:x, :y, facing: 1, pinned: false)
+      # Metres between two spots.
       def distance(other) = Math.hypot(x - other.x, y - other.y)
+
+      # The spot on the other side: across the middle line, facing turned with it.
       def mirrored = with(x: -x, facing: Movement::Mirror.facing(facing))
+
+      # The spot at other metres, to the centimetre.
       def moved(x, y) = with(x: x.round(2), y: y.round(2))
     end
 
@@ -18,8 +23,13 @@ module Core
       # Two heads in one line of sight, sideways; metres.
       HIDDEN = 0.3
 
+      # Whether nobody stands anywhere yet.
       def empty? = spots.empty?
+
+      # Ids of those who have a spot.
       def people = spots.keys
+
+      # Everybody on the other side.
       def mirrored = with(spots: spots.transform_values(&:mirrored))
 
       # Pairs that stand closer than `least` metres: [[person, person, metres], …], closest first.

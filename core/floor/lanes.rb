@@ -7,6 +7,7 @@ module Core
     class Lanes
       # from, to: counts, inclusive; doing: :moving, :holding, :free or :off; part: Piece::Part or nil.
       Lane = Struct.new(:group, :from, :to, :doing, :part, keyword_init: true) do
+        # Whether a count (from 1) lies in it.
         def cover?(count) = count.between?(from, to)
       end
 
@@ -25,6 +26,7 @@ module Core
       # What a group does on a count of the link; nil when nobody said.
       def doing(group, count) = by_group.fetch(group, []).find { |lane| lane.cover?(count) }&.doing
 
+      # {group id => [Lane]}, in order of counts.
       def by_group = @by_group ||= all.group_by(&:group)
 
       # The last count of a group's moves and holds: {group => count}.

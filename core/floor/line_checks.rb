@@ -23,6 +23,7 @@ module Core
         (@lanes ||= {})[index] ||= Lanes.new(@links[index - 1], @danced.link_lines(@links[index - 1].link), @groups)
       end
 
+      # [Finding] of all links, in running order.
       def findings = @links.flat_map { |placed| of(placed) }
 
       # Findings of one link (Piece::PlacedLink).

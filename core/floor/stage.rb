@@ -35,6 +35,8 @@ module Core
 
       # Where a link leaves everybody, and where it needs them.
       def leaving(index) = (last = moments(index).last) ? at(index, *last).formation : Formation.new
+
+      # The formation in which a link (by index from 1) begins.
       def entering(index) = at(index, :entry).formation
 
       # {index of the leaving link => metres of the longest way over its join}, where both sides are known.

@@ -21,7 +21,10 @@ module Core
       # [Way] of all who stand in both, longest first.
       def all = @all ||= @both.map { |person| way(person) }.sort_by { |way| [-way.metres, way.person.to_s] }
 
+      # Metres of the longest way; 0.0 where nobody moves.
       def longest = all.first&.metres || 0.0
+
+      # The worst of all ways: :fits, :caution or :clash.
       def verdict = all.map(&:verdict).max_by { |verdict| %i[fits caution clash].index(verdict) } || :fits
 
       # Counts in which the longest way is comfortable.

@@ -26,6 +26,7 @@ module Core
         "#{VERSION}:#{Digest::SHA256.hexdigest(edge.inspect)[0, 24]}"
       end
 
+      # What is stated of a side, as text: [[state, value], …] by name.
       def self.stated(side) = side.stated.map { |name, value| [name.to_s, value.to_s] }.sort
       private_class_method :stated
 

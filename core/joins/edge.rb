@@ -5,9 +5,13 @@ module Core
     # One side of a join: the section as danced where it ends (or starts). Two edges with the same key have the
     # same steps. An altered link has an edge of its own only when the change touches its last (or first) eight.
     class Edge < Values::Value.of(:section_id, :mirrored, :own)
+      # The end of a Piece::PlacedLink.
       def self.leaving(link) = at(link, link.section.rows.size, link.danced.last)
+
+      # Its beginning.
       def self.entering(link) = at(link, 1, link.danced.first)
 
+      # number: of the section's eight at this edge, from 1; danced: what is danced there, nil where nothing is.
       def self.at(link, number, danced)
         touched = danced.nil? || danced.changed || danced.origin != number
         new(
@@ -18,6 +22,7 @@ module Core
       end
       private_class_method :at
 
+      # The edge's part of a join's key: equal edges, equal keys (docs/decisions/join_identity.md).
       def key = "#{section_id}#{'m' if mirrored}#{"x#{own}" if own}"
     end
   end

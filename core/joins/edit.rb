@@ -18,8 +18,10 @@ module Core
 
       # Another row in place of the one danced as number `row` of a link (from 1, as danced).
       class Row < Values::Value.of(:row, :text, counts: nil, name: nil)
+        # Whether it can be made in this link alone, as a change, leaving the section as it is.
         def here_only? = true
 
+        # The Piece::Work with it made in a link (by index from 1); here_only: as a change of that link.
         def apply(work, index, here_only: false)
           danced = work.links[index - 1].danced[row - 1]
           return Edit.link(work, index) { |link| change(link, danced) } if here_only || danced.changed
@@ -52,8 +54,10 @@ module Core
 
       # Counts of silence before a link's first eight, at this link alone or before the section.
       class Before < Values::Value.of(:counts)
+        # Whether it can be made in this link alone, as a change, leaving the section as it is.
         def here_only? = true
 
+        # The Piece::Work with it made in a link (by index from 1); here_only: as a change of that link.
         def apply(work, index, here_only: false)
           link = work.links[index - 1]
           if here_only || link.altered?
@@ -73,19 +77,25 @@ module Core
           Edit.section(work, link.section.id) { |section| section.with(rows: [row, *section.rows]) }
         end
 
+        # The Piece::Row that is put in.
         def row = Piece::Row.new(counts:, text: counts == 1 ? "1 -" : "1-#{counts} -")
       end
 
       # The whole link on its other side.
       class OtherSide < Values::Value.of
+        # It is of the link already.
         def here_only? = false
+
+        # The Piece::Work with the link (by index from 1) on its other side.
         def apply(work, index, **) = Edit.link(work, index) { |link| link.with(mirrored: !link.mirrored) }
       end
 
       # What is stated of a section's edge: :entry or :exit; values in the section's own side.
       class Stated < Values::Value.of(:edge, :values)
+        # It is stated of the section, wherever that is danced.
         def here_only? = false
 
+        # The Piece::Work with it stated of the section of a link (by index from 1).
         def apply(work, index, **)
           Edit.section(work, work.links[index - 1].section.id) do |section|
             section.with(edge => section.public_send(edge).merge(values))
@@ -95,8 +105,10 @@ module Core
 
       # Holds at the end of some groups' parts: {group => counts}.
       class Holds < Values::Value.of(:holds)
+        # It is kept with the section's groups, wherever that is danced.
         def here_only? = false
 
+        # The Piece::Work with it kept in the section of a link (by index from 1).
         def apply(work, index, **)
           Edit.section(work, work.links[index - 1].section.id) do |section|
             section.with(

@@ -19,6 +19,7 @@ module Core
       # [Finding]; mends are those of the piece's own side.
       def opening = @opening.empty? || links.empty? ? [] : findings(still(:exit, @opening), links.first.link, 1)
 
+      # [Finding] of the last link into the final picture; none where nothing is said of it.
       def ending
         @ending.empty? || links.empty? ? [] : findings(links.last.link, still(:entry, @ending), links.size, own: 1)
       end

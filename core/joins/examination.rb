@@ -34,6 +34,7 @@ module Core
         end
       end
 
+      # The worst of its findings: :fits, :caution, :question or :clash.
       def verdict = Finding.worst(findings)
 
       private

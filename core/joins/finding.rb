@@ -12,10 +12,16 @@ module Core
       VERDICTS = %i[fits caution question clash].freeze
       NOTHING = Movement::Known::NOT_STATED
 
+      # The worst verdict of several findings; :fits of none.
       def self.worst(findings) = findings.map(&:verdict).max_by { |verdict| VERDICTS.index(verdict) } || :fits
 
+      # Whether both sides agree.
       def fits? = verdict == :fits
+
+      # Whether they cannot be danced one after the other.
       def clash? = verdict == :clash
+
+      # Whether somebody has to say what nobody has stated.
       def question? = verdict == :question
     end
   end

@@ -7,17 +7,24 @@ module Core
     class Join < Values::Value.of(:leaving, :entering, first_index: nil)
       attr_reader :key
 
+      # Of the link it leaves, from 1.
       def index = leaving.index
+
+      # As people say it: "Smoke into Drift".
       def name = "#{leaving.name} into #{entering.name}"
 
       # Who settles it unless the director names another: the entering choreographer.
       def owner = entering.section.choreographer
+
+      # Whether the same edges were joined earlier in the piece.
       def repeat? = first_index != index
       # Sections and sides of both links, whatever is altered in them.
       def pair = [leaving, entering].flat_map { |placed| [placed.section.id, placed.link.mirrored] }
 
       # Whether an edge is an altered link's own.
       def own? = key.include?("x")
+
+      # Whether a section is joined to itself.
       def loop? = leaving.section.id == entering.section.id
 
       private

@@ -6,7 +6,10 @@ module Core
     # and tempo belong to each.
     class Review
       Held = Struct.new(:join, :seam, :findings, keyword_init: true) do
+        # The worst of its findings: :fits, :caution, :question or :clash.
         def verdict = Finding.worst(findings)
+
+        # [Finding] that do not simply fit.
         def open = findings.reject(&:fits?)
       end
 

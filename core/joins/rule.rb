@@ -15,6 +15,7 @@ module Core
         @vocabulary = vocabulary
       end
 
+      # What the rule finds: a Finding, or nil where it has nothing to say. Each rule has its own.
       def finding = raise(NotImplementedError)
 
       # [[Mend, Seam with it done], …] to be tried.

@@ -44,6 +44,7 @@ module Core
       # Whether the entering section has everybody (of those who dance both) begin together.
       def unison? = entering.section.parts.select { |part| shared.include?(part.group) }.map(&:offset).uniq.size < 2
 
+      # The same seam with one side or both otherwise, to try a mend.
       def trying(leaving: @leaving, entering: @entering)
         Seam.new(leaving, entering, bpm:, metres:, others:)
       end

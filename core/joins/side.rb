@@ -14,6 +14,7 @@ module Core
         new(place, danced, walk.exit, row: size, from: walk.after(size - 1), edge: :exit)
       end
 
+      # The side that begins a link. place: Piece::PlacedLink; danced: Piece::Danced.
       def self.entering(place, danced)
         new(place, danced, danced.walk(place.link).entry, row: 1, from: nil, edge: :entry)
       end
@@ -29,10 +30,19 @@ module Core
         @line = line
       end
 
+      # Whether it is danced on the other side.
       def mirrored? = place.link.mirrored
+
+      # The Piece::Section danced.
       def section = place.section
+
+      # The Movement::LineReader of the section.
       def reader = @danced.reader(section)
+
+      # Whether any of its eights has moves.
       def written? = plain.any? { |line| line.moves.any? }
+
+      # The Piece::Row at this edge as danced, or nil.
       def typed_row = place.link.danced[row - 1]&.row
 
       # What is stated of the body at this edge of the section.

@@ -21,6 +21,7 @@ module Core
       # Edges that changed since it was agreed: [], [:leaving], [:entering] or both.
       def changed = @changed ||= @agreed ? @agreed.changed(held.seam) : []
 
+      # Agreed, and unchanged since on either side.
       def agreed? = !@agreed.nil? && changed.empty?
 
       # :changed, :agreed, or the worst the rules find (:fits, :caution, :question, :clash).
@@ -30,6 +31,7 @@ module Core
         agreed? ? :agreed : held.verdict
       end
 
+      # Whether nobody has to do anything about it.
       def settled? = %i[agreed fits caution].include?(state)
 
       # :clash and :question as long as it is not agreed; else :joined when enough of those in it have it, and :apart

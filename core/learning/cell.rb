@@ -18,12 +18,14 @@ module Core
             signed_off: valid.any? { |entry| entry.kind == "signed_off" }, changed: changed?(valid))
       end
 
+      # Whether something was changed and not danced since. entries: [Entry] in order.
       def self.changed?(entries)
         last = entries.rindex { |entry| entry.kind == "changed" }
         !last.nil? && entries.drop(last + 1).none? { |entry| Entry::LIFTING.include?(entry.kind) }
       end
       private_class_method :changed?
 
+      # A state of Freshness on a day.
       def freshness(today) = Freshness.new(days:, last_danced_on:).on(today)
     end
   end

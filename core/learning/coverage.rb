@@ -5,6 +5,7 @@ module Core
     # Every link and join in the run with what was done to it: the classic late surprise is a join nobody made.
     class Coverage
       Line = Struct.new(:item, :dancers, :shown, :learned, :last_danced_on, keyword_init: true) do
+        # Whether nobody was shown it, though somebody dances it.
         def untouched? = shown.zero? && dancers.positive?
       end
 
@@ -13,6 +14,7 @@ module Core
         @progress = progress
       end
 
+      # [Line] of everything there is to learn, in running order.
       def lines = @items.all.map { |item| line(item) }
 
       # Items in the run that nobody has been shown though a neighbour was danced.

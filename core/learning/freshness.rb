@@ -12,6 +12,7 @@ module Core
       FADING = 0.9
       RUSTY = 0.75
 
+      # Days after which a tenth is gone: FIRST, times GROWTH for each further day of dancing it, at most MOST.
       def strength = [FIRST * (GROWTH**[days - 1, 0].max), MOST].min
 
       # Share from 0 to 1 on a Date; nil when never danced.

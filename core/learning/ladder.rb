@@ -6,9 +6,13 @@ module Core
     class Ladder < Values::Value.of(rungs: %w[not_seen shown slow tempo music unprompted].freeze, learned_from: 4)
       DEFAULT = new
 
+      # The highest rung's number.
       def top = rungs.size - 1
+
+      # Whether a rung (a number from 0) counts as learned.
       def learned?(rung) = rung >= learned_from
 
+      # A rung's number by its name. Raises ValueError where there is none.
       def index(name)
         rungs.index(name) || raise(ValueError.new("rung", "must be one of #{rungs.join(', ')}, got #{name.inspect}"))
       end

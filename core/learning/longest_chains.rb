@@ -7,6 +7,7 @@ module Core
     class LongestChains
       SHARE = 0.85
       Chain = Struct.new(:from, :to, :people, :missing, keyword_init: true) do
+        # Links in it.
         def length = to - from + 1
       end
 

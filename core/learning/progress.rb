@@ -15,8 +15,13 @@ module Core
         @ladder = ladder
       end
 
+      # The Cell of a person (id) and an item (key); one without entries where there is none.
       def cell(person, key) = (@cells[key] || EMPTY).fetch(person, NONE)
+
+      # Its rung, a number from 0.
       def rung(person, key) = cell(person, key).rung
+
+      # Whether that rung counts as learned.
       def learned?(person, key) = ladder.learned?(rung(person, key))
 
       # Whether somebody is at a rung, by its name, or above.

@@ -24,6 +24,8 @@ module Core
 
       # Beats a minute, to a tenth.
       def bpm = (60_000.0 / mean).round(1)
+
+      # How uneven the taps are: standard deviation of the gaps over their mean, so 0 is a metronome.
       def spread = Math.sqrt(kept.sum { |gap| (gap - mean)**2 } / kept.size) / mean
 
       private

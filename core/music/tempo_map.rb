@@ -38,6 +38,7 @@ module Core
       # Seconds between two beats, danced at a share of the tempo (0.6 is slow).
       def seconds_between(from_beat, to_beat, speed: 1) = (seconds_at(to_beat) - seconds_at(from_beat)) / speed
 
+      # [[beat from 1, beats a minute], …] where the tempo is set.
       def changes = @stretches.map { |s| [s.from_beat, s.bpm.to_f] }
 
       private

@@ -10,6 +10,7 @@ module Core
       # One eight as danced. origin: its number in the section, nil for an added one; changed: differs from it.
       Danced = Struct.new(:row, :origin, :changed)
 
+      # Whether nothing is changed.
       def plain? = replace.empty? && drop.empty? && insert_after.empty?
 
       # The eights as danced, in order.

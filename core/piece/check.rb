@@ -12,6 +12,7 @@ module Core
         @danced = Danced.new(work, vocabulary:)
       end
 
+      # [Walked]: each placed link with the body at its entry and exit.
       def links
         @links ||=
           work.order.links.map { |placed| Walked.new(placed:, entry: walk(placed).entry, exit: walk(placed).exit) }
@@ -22,7 +23,10 @@ module Core
         work.order.links.flat_map { |placed| walk(placed).findings.map { |finding| [placed.index, finding] } }
       end
 
+      # [Fork]: the counts at which repeats part.
       def forks = @danced.forks
+
+      # [MusicFit finding].
       def music = MusicFit.new(work).findings
 
       private

@@ -7,8 +7,13 @@ module Core
       # danced: the eights as danced here, Changes::Danced in order. counts: until its last group is done.
       attr_reader :danced, :counts
 
+      # Whether it is danced with changes.
       def altered? = !changes.plain?
+
+      # Its section's name.
       def name = section.name
+
+      # Beats of the music it takes (Rational).
       def beats = counts * section.beats_per_count
 
       private

@@ -14,6 +14,7 @@ module Core
         @order = work.order
       end
 
+      # [Finding]: the piece against the length and the form of its music.
       def findings = [*length_finding, *form_findings]
 
       private

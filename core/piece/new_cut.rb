@@ -9,6 +9,7 @@ module Core
     class NewCut
       # by: seconds later in the music; stretch: seconds longer; lost: counts past the end of the new recording.
       Shift = Struct.new(:placed, :from, :to, :by, :stretch, :lost, keyword_init: true) do
+        # Whether the new music would be noticed here: NOTICED seconds apart or longer, or cut away.
         def moved? = by.abs >= NewCut::NOTICED || stretch.abs >= NewCut::NOTICED || lost.positive?
       end
       Part = Struct.new(:name, :before, :after, keyword_init: true)
@@ -26,6 +27,8 @@ module Core
 
       # Every link: [Shift].
       def shifts = @shifts ||= @old.links.zip(@new.links).map { |before, after| shift(before, after) }
+
+      # [Shift] of the links for which it would be noticed.
       def moved = shifts.select(&:moved?)
 
       # Parts of the music's form that are longer, shorter, new (before nil) or gone (after nil), by name and order.

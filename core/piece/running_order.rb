@@ -13,7 +13,10 @@ module Core
         @links = place.freeze
       end
 
+      # Counts of the whole piece.
       def total_counts = links.sum(&:counts)
+
+      # Beats of the whole piece (Rational).
       def total_beats = links.sum { |placed| placed.link.beats }
 
       # Seconds from the first count to the end of the last link.

@@ -17,7 +17,10 @@ module Core
       # Beats of music per count.
       BEATS = { "normal" => 1r, "half" => 2r, "double" => 1r / 2, "bar3" => 3r, "bar4" => 4r }.freeze
 
+      # Counts of all its eights.
       def counts = rows.sum(&:counts)
+
+      # Beats of the music to a count, by BEATS (Rational).
       def beats_per_count = BEATS.fetch(time)
 
       # Lines of eight, the currency of lengths: 6.5 for six eights and a 4.

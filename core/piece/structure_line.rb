@@ -24,8 +24,13 @@ module Core
         rest.each { |part| take(part) }
       end
 
+      # Whether the line repeats a section named before.
       def again? = @again || @mirrored || !changed.nil?
+
+      # Whether it is danced on the other side.
       def mirrored? = !!@mirrored
+
+      # Whether it is written without a place in the order.
       def unplaced? = !!@unplaced
 
       private

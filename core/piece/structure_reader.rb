@@ -21,7 +21,10 @@ module Core
       SketchLink = Struct.new(:section, :mirrored, :changed, :line, keyword_init: true)
       Finding = Struct.new(:line, :kind, :subject, :hint, keyword_init: true)
       Structure = Struct.new(:sections, :links, :findings, keyword_init: true) do
+        # Counts of all links.
         def total_counts = links.sum { |link| sections[link.section].rows.sum }
+
+        # Counts that have to be taught: every section once.
         def new_counts = sections.sum { |section| section.rows.sum }
       end
 
@@ -34,6 +37,7 @@ module Core
         @findings = []
       end
 
+      # The Structure that the lines say, with [Finding] of what is not understood (its line, what to do).
       def structure
         filled = @lines.each_with_index.reject { |line, _| line.empty? }
         note(filled[MAX_LINES].last + 1, :too_many_lines, MAX_LINES) if filled.size > MAX_LINES

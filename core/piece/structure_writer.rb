@@ -9,6 +9,7 @@ module Core
         @teachers = teachers
       end
 
+      # The lines of a piece, as StructureReader reads them back.
       def text
         seen = []
         placed = @work.links.map do |link|

@@ -9,6 +9,7 @@ module Core
       # [0, 3] => 0b1001
       def of(indexes) = indexes.reduce(0) { |set, index| set | (1 << index) }
 
+      # How many there are in a set.
       def count(set) = set.to_s(2).count("1")
 
       # 0b1001 => [0, 3]

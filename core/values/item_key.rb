@@ -15,12 +15,19 @@ module Core
       TEXT = %r{\A(?<letter>[sdjoe])(?<subject>[^@/]*)(?:@(?<group>[^/]+))?(?:/(?<layer>[a-z]+))?\z}
       private_constant :LETTERS, :KINDS, :TEXT
 
+      # Of a section (by id).
       def self.section(id) = new(kind: :section, subject: id.to_s)
+
+      # Of what an altered link differs in (by the link's id).
       def self.difference(link_id) = new(kind: :difference, subject: link_id.to_s)
 
       # leaving, entering: keys of the edges (Joins::Edge#key).
       def self.join(leaving, entering) = new(kind: :join, subject: "#{leaving}-#{entering}")
+
+      # Of the piece's opening.
       def self.opening = new(kind: :opening)
+
+      # Of its ending.
       def self.ending = new(kind: :ending)
 
       # A text of version 1 => ItemKey; raises ValueError for anything else.
@@ -29,6 +36,7 @@ module Core
         new(kind: KINDS.fetch(found[:letter]), subject: found[:subject], group: found[:group], layer: found[:layer])
       end
 
+      # As it is kept and sent: a letter and a subject, then group and layer where there are any.
       def to_s
         "#{LETTERS.fetch(kind)}#{subject}#{"@#{group}" if group}#{"/#{layer}" if layer}"
       end

@@ -10,6 +10,7 @@ module Core
     #   class Row < Values::Value.of(:counts, text: ""); end
     #   Row.new(counts: 8) == Row.new(counts: 8, text: "")  # => true
     class Value
+      # A class of values with these fields: names of those that must be given, names and defaults of the others.
       def self.of(*required, **optional)
         Class.new(self) do
           const_set(:DEFAULTS, optional.freeze)
@@ -33,11 +34,14 @@ module Core
       # The same value with some fields changed.
       def with(**changes) = clone(freeze: false).become(changes)
 
+      # {field => value}.
       def to_h = fields.to_h { |name| [name, public_send(name)] }
 
+      # Equal class, equal fields.
       def ==(other) = other.class == self.class && fields.all? { |name| public_send(name) == other.public_send(name) }
       alias eql? ==
 
+      # Equal for equal values, so that a value can be a key.
       def hash = [self.class, *fields.map { |name| public_send(name) }].hash
 
       protected

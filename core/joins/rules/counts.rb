@@ -6,6 +6,7 @@ module Core
       # Every count belongs to one side: a pickup against a last "and", moves that go on past the line into counts the
       # entry uses, and a section that is said to be longer or shorter than it is written.
       class Counts < Rule
+        # Counts that reach over the end of the leaving eight, or before the entering one.
         def finding
           over = leaving.spill
           early = entering.spill
@@ -13,6 +14,7 @@ module Core
           found(:counts, verdict(reason), known(over), known(-early), reason:, facts: facts(reason, over, early))
         end
 
+        # A last "and" or a pickup left out, more counts for what runs over: [[Mend, Seam as it would be], …].
         def mends(finding)
           case finding.reason
           when :both_and then [drop_and, drop_pickup].compact

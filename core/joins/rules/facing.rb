@@ -7,12 +7,14 @@ module Core
       class Facing < Rule
         TURNS = { 1 => "eighth", 2 => "quarter", 4 => "half" }.freeze
 
+        # Eighths of a turn between the facings, against the counts there are to turn.
         def finding
           left = leaving.body.facing
           right = entering.body.facing
           found(:facing, verdict(left, right), left, right, facts: { eighths: eighths(left, right)&.abs })
         end
 
+        # A turn in, or the entering eight faced as the other leaves: [[Mend, Seam as it would be], …].
         def mends(finding)
           left = leaving.body.facing.value
           right = entering.body.facing.value

@@ -6,6 +6,7 @@ module Core
       # Groups must be done on one count where unison follows, or hold until then. Both numbers are told: the count on
       # which the last group is done and the counts by which each other is early.
       class Groups < Rule
+        # Counts by which groups of the leaving link end before or after the others.
         def finding
           return late(later_by_text) if later_by_text.any?
 
@@ -26,6 +27,7 @@ module Core
           )
         end
 
+        # Holding until all meet, or catching up: [[Mend, Seam as it would be], …].
         def mends(finding)
           return catch_up(finding) if finding.facts[:early].nil? && finding.facts[:later]
 

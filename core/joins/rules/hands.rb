@@ -6,6 +6,7 @@ module Core
       # What the hands hold, where anybody typed it: something held that the entry does not expect, or the other way
       # round.
       class Hands < Rule
+        # What is held where one side ends, against what the other needs; nil where nobody says.
         def finding
           left = leaving.body.hands
           right = wanted
@@ -15,6 +16,7 @@ module Core
           found(:hands, verdict(left, right), left, right)
         end
 
+        # Putting down, picking up, or what is held stated: [[Mend, Seam as it would be], …].
         def mends(finding)
           held = finding.leaving.value.to_s
           needed = finding.entering.value.to_s

@@ -28,12 +28,14 @@ module Core
         }.freeze
         private_constant :COUNTS, :WORDS
 
+        # The way between levels (standing, kneeling, floor …), against the counts there are.
         def finding
           left = leaving.body.level
           right = needed
           found(:level, verdict(left, right), left, right)
         end
 
+        # A change of level in the last counts, or a stated one: [[Mend, Seam as it would be], …].
         def mends(finding)
           if finding.question?
             return [

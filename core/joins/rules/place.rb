@@ -10,6 +10,7 @@ module Core
         FAST = 1.2
         AT_BPM = 110.0
 
+        # Metres from where people end to where they begin, by pace; else the places as stated.
         def finding
           return measured if seam.metres
 
@@ -20,6 +21,7 @@ module Core
           found(:place, verdict(left, right), left, right)
         end
 
+        # More counts to get there, or the place stated: [[Mend, Seam as it would be], …].
         def mends(finding)
           return [more_counts(missing)] if seam.metres
           return [] unless finding.leaving.known?

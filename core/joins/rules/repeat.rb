@@ -5,6 +5,7 @@ module Core
     module Rules
       # The same two sections meet elsewhere too, with another end or beginning: what is rehearsed there is not this.
       class Repeat < Rule
+        # Where else these sections meet otherwise, as a caution; nil where they do not.
         def finding
           return if seam.others.empty?
 

@@ -5,6 +5,7 @@ module Core
     module Rules
       # What a count is, against the music: half time into double time must be named where it changes.
       class Tempo < Rule
+        # What a count is on either side, where it is not the same; nil where it is.
         def finding
           left, right = [leaving, entering].map { |side| side.section.beats_per_count }
           return if left == right
@@ -20,6 +21,7 @@ module Core
           )
         end
 
+        # The change named where it happens: [[Mend, Seam as it would be], …].
         def mends(_finding)
           row = entering.typed_row or return []
           name = { "half" => "half time from here", "double" => "double time from here" }.fetch(

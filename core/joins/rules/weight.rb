@@ -6,12 +6,14 @@ module Core
       # The foot that the entry steps out on must be free. Both feet bearing, seated, the floor and a dancer's own
       # choice leave either foot free.
       class Weight < Rule
+        # Whether the foot that begins is the one that is free.
         def finding
           left = leaving.body.weight
           right = entering.body.weight
           found(:weight, verdict(left, right), left, right)
         end
 
+        # A weight change, a touch, another start, the other side: [[Mend, Seam as it would be], …].
         def mends(finding)
           return [answer] if finding.question?
 

@@ -8,7 +8,10 @@ module Core
     class BookendWishes
       # kind: "recap" or "to_music"; window: its index; parts: [[Task, its dancers], …].
       Wish = Struct.new(:kind, :window, :parts, :choreographers, keyword_init: true) do
+        # Ids of the tasks it is about.
         def tasks = parts.map(&:first)
+
+        # Who dances any of it.
         def dancers = parts.flat_map(&:last).uniq
       end
       # This share of those who learned something must be there for it to be recapped.

@@ -15,7 +15,10 @@ module Core
       # start: minutes after the window's start; tasks: ids of the material.
       Bookend =
         Struct.new(:kind, :window, :start, :minutes, :room, :dancers, :choreographers, :tasks, keyword_init: true) do
+          # The minute of the rehearsal's clock at which it ends.
           def end = start + minutes
+
+          # Everybody called to it.
           def people = dancers | choreographers
         end
 

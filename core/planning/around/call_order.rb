@@ -21,6 +21,8 @@ module Core
         @calls = calls.map { |row| Values::Bits.of(row.each_char.with_index.filter_map { |c, i| i if c == "1" }) }
       end
 
+      # The Answer: the order (numbers from 1) in which people wait least, exact up to EXACT blocks, improved by swaps
+      # above; minutes of waiting in all and by person.
       def best
         order = @durations.size <= EXACT ? exact : improved
         waits = @calls.map { |items| wait(order, items) }

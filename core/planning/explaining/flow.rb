@@ -17,6 +17,7 @@ module Core
         @sink = node(sink)
       end
 
+      # Adds a way from one node to another that carries at most capacity (whole units).
       def edge(from, to, capacity)
         a = node(from)
         b = node(to)
@@ -28,6 +29,7 @@ module Core
         @room << 0
       end
 
+      # The most that flows from source to sink (Dinic 1970).
       def most
         total = 0
         while levels

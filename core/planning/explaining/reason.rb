@@ -7,6 +7,7 @@ module Core
     # one block for which nobody has time enough at once; proven: a relaxation shows that no plan can do it.
     class Reason < Values::Value.of(:type, who: nil, need: 0, have: 0, tasks: [].freeze, windows: [].freeze,
                                            unit: :minutes, long: false, proven: true)
+      # How much is missing, in the reason's unit.
       def short = [need - have, 0].max
     end
   end

@@ -15,12 +15,14 @@ module Core
         @bottleneck = Bottleneck.new(@indexed, @windows)
       end
 
+      # [Reason], at most MOST, of the gravest kind that holds.
       def reasons
         @reasons ||=
           %i[too_small too_long people rooms chain clique].lazy.map { |stage| send(stage) }.find(&:any?)&.first(MOST) ||
           [nothing_single]
       end
 
+      # Whether any of them proves that no plan can do it.
       def proven? = reasons.any?(&:proven)
 
       private

@@ -13,6 +13,7 @@ module Core
         @away = problem.unavailable.group_by { |entry| entry[:date] }
       end
 
+      # A set of people (ids) as a whole number. Raises KeyError for somebody unknown.
       def bits(ids) = Values::Bits.of(ids.map { |id| index.fetch(id) })
 
       # Steps (of the grid) in a window.

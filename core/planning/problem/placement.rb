@@ -4,6 +4,7 @@ module Core
   module Planning
     # A task (or a part of it) in a window: start and minutes are whole minutes after the window's start.
     class Placement < Values::Value.of(:task, :window, :start, :minutes, :room)
+      # The minute of the rehearsal's clock at which it ends.
       def end = start + minutes
     end
   end

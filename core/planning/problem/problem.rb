@@ -19,10 +19,13 @@ module Core
                         now: nil, most_new_eights: nil, rests: [].freeze, pinned: [].freeze, rewarm: nil,
                         frame_minutes: 0, recap: 0, to_music: 0, lately: [].freeze
     )
+      # Ids of everybody a task may ask for.
       def people = dancers | choreographers
 
       # The same with somebody there whenever it is up to them: other pieces and a minor's hours stay as they are.
       def freed(who) = with(unavailable: unavailable.reject { |entry| entry[:who] == who && Problem.theirs?(entry) })
+
+      # Whether an entry of unavailable is a person's own absence, not other work or the limits of a day.
       def self.theirs?(entry) = entry.values_at(:work, :late, :frame).none?
 
       # Windows that are not past.

@@ -12,8 +12,14 @@ module Core
                             eights: 0, from_eight: 1
     )
       KINDS = %w[make learn difference join place chain clean run review catchup].freeze
+
+      # Ids of everybody it needs.
       def people = dancers | choreographers
+
+      # Ids of the tasks it waits for, in the same rehearsal or an earlier one.
       def before = after | after_window
+
+      # Whether it is a run of the whole piece.
       def run? = kind == "run"
 
       # Material that is danced for the first time: it is recapped next time and ends the day to music.

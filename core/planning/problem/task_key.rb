@@ -12,7 +12,10 @@ module Core
       # doing: "learn", "join", "review" …; subject: an item's key, "1-4", a number. The same key, the same task.
       def of(doing, subject) = "#{doing}-#{subject}"
 
+      # What is done, of a key such as "learn-s3": "learn".
       def doing(key) = key[/\A[^-]+/]
+
+      # What it is done to: "s3".
       def subject(key) = key.sub(/\A[^-]+-/, "")
     end
   end

@@ -10,6 +10,7 @@ module Core
       # The date as a day number.
       attr_reader :day
 
+      # Minutes from its start to its end.
       def minutes = finish - start
 
       private

@@ -17,6 +17,7 @@ module Core
           @links = work.order.links
         end
 
+        # Minutes of work, all tasks together.
         def minutes = @tasks.sum(&:minutes)
 
         # {section id => times it is danced in learning slots, chains and runs}.
