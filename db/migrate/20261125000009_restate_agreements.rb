@@ -6,7 +6,10 @@ class RestateAgreements < ActiveRecord::Migration[7.2]
   def up
     execute "ALTER TABLE agreements DISABLE TRIGGER append_only"
     Records::Piece.where(id: Records::Agreement.select(:piece_id)).find_each { |piece| restate(piece) }
+    # The counters' deferred triggers first: a table with events that wait cannot be altered.
+    execute "SET CONSTRAINTS ALL IMMEDIATE"
     execute "ALTER TABLE agreements ENABLE TRIGGER append_only"
+    execute "SET CONSTRAINTS ALL DEFERRED"
   end
 
   def down = raise(ActiveRecord::IrreversibleMigration)
