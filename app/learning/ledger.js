@@ -92,7 +92,7 @@ document.addEventListener("alpine:init", () => {
     async send(rung) {
       const cells = this.marked();
       if (!this.can) {
-        this.told = "This piece is put away; nothing can be ticked.";
+        this.told = "This piece is archived; nothing can be ticked.";
         return;
       }
       if (cells.length === 0) {

@@ -12,7 +12,7 @@ RSpec.describe "the demo", :browser do
   it "opens by a door, and shows a season half way" do
     visit "/sign-in"
     click_button "Ilse Harrow"
-    expect(page).to have_text("Ninety Thousand Wings").and have_text("Market Day").and have_text("Put away (1)")
+    expect(page).to have_text("Ninety Thousand Wings").and have_text("Market Day").and have_text("Archived (1)")
     expect(page).to have_text("Rain Break is written but has no place in the order")
     click_link "Ninety Thousand Wings", exact: true
     expect(page).to have_css(".spine-picks a", count: 11)

@@ -10,7 +10,7 @@ RSpec.describe "the whole way", :browser do
     fill_in "Your name", with: "Wanda Birch"
     fill_in "Your e-mail", with: "wanda@fernhill.example"
     fill_in "A password", with: Studios::PASSWORD
-    click_button "Begin"
+    click_button "Create the studio"
   end
 
   def type(field, *lines)
@@ -30,7 +30,7 @@ RSpec.describe "the whole way", :browser do
     lines.send_keys(*Array.new(12, :backspace), "Flood again, with changes in 8")
     expect(page).to have_text("4 links from 2 sections · 232 counts (29 eights) · 1:56 · 14½ eights to teach")
     expect(page).to have_text("The music goes on for 0:14.0 after the last count.")
-    click_button "Begin this piece"
+    click_button "Create the piece"
   end
 
   def take_in_roster
@@ -38,12 +38,12 @@ RSpec.describe "the whole way", :browser do
     click_link "roster", match: :first
     fill_in "Paste the list",
             with: "Name;Group;Leader\nAda Reed;Gulls;yes\nBram Moss;Gulls\n;Terns\nCleo Pike;Terns\nAda Reed;Terns"
-    click_button "Look at it first"
+    click_button "Preview"
     expect(page).to have_text("3 dancers understood").and have_text("Line 4: no name").and have_text(
       "Line 6: Ada Reed stands here a second time"
     )
-    click_button "Take in 3 dancers"
-    expect(page).to have_text("3 dancers taken in.")
+    click_button "Import 3 dancers"
+    expect(page).to have_text("3 dancers imported.")
   end
 
   def add_rehearsals

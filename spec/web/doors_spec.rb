@@ -53,9 +53,9 @@ RSpec.describe "doors and the outbox", :web do
     expect(Records::Mail.count).to eq 0
     send_form "/forgot", { "email" => " #{director.account.email.upcase} " }
     expect(last_response.body.gsub(/content="[^"]+"|value="[^"]+"|nonce="[^"]+"/, "")).to eq unknown
-    expect(text(link("reset"))).to include "Set it"
+    expect(text(link("reset"))).to include "Set the password"
     App::Shared::Clock.frozen_at = NOW + ((Records::PasswordReset::HOURS + 1) * 3600)
-    expect(text(link("reset"))).not_to include "Set it"
+    expect(text(link("reset"))).not_to include "Set the password"
   end
 
   it "goes out of one place, or of all" do
