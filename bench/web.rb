@@ -80,6 +80,9 @@ module Bench
       }
       _, headers, =
         @app.call(Rack::MockRequest.env_for("/sign-in", :method => "POST", :params => form, "HTTP_COOKIE" => cookie))
+      # As a browser does, with the cookie of the first page.
+      cookie = headers["set-cookie"].to_s[/join_chain=[^;]+/]
+      _, headers, = @app.call(Rack::MockRequest.env_for("/", "HTTP_COOKIE" => cookie, "HTTP_ACCEPT" => "text/html"))
       headers["set-cookie"].to_s[/join_chain=[^;]+/]
     end
   end

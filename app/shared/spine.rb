@@ -19,9 +19,11 @@ module App
 
       # Places to pick: [label, x, width, value of `at`, picked?].
       def picks
-        links.map do |link|
-          place = picture.place(link)
-          [label(link), place.x, place.width, link.index.to_s, picked?(link)]
+        memo([:spine_picks, @page.at]) do
+          links.map do |link|
+            place = picture.place(link)
+            [label(link), place.x, place.width, link.index.to_s, picked?(link)]
+          end
         end
       end
 

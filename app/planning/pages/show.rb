@@ -8,7 +8,7 @@ module App
         Burden = Struct.new(:person, :calls, :work, :waiting, keyword_init: true)
 
         def screen = :plan
-        def plan = @plan ||= piece.latest_plan
+        def plan = season_snapshot.latest_plan(piece)
         def published = season_snapshot.published_plan(piece)
 
         # Where the build sends moves and pins; empty for those who may only look.
@@ -26,18 +26,22 @@ module App
         def proven? = plan.result["proven"]
         def unplaced_minutes = unplaced.sum { |task| task["minutes"] }
         def slots = plan ? kept(:slots) { plan.slots.includes(:rehearsal).to_a } : []
-        def runs = @runs ||= slots.select { |slot| slot.kind == "run" }.sort_by { |slot| slot.rehearsal.date }
+        def runs = kept(:runs) { slots.select { |slot| slot.kind == "run" }.sort_by { |slot| slot.rehearsal.date } }
         def first_run = runs.first&.rehearsal&.date
         def ready_on = unplaced.empty? ? runs.last&.rehearsal&.date : nil
         def slack = ready_on && piece.show_date && (piece.show_date - ready_on).to_i
         def full_runs = piece.setting("full_runs")
         def school = plan ? plan.school : piece.setting("school")
-        def searching? = plan && draft? && plan.searching?
 
-        # A plan that is being made just now, or nil.
+        # Asked of the row itself: what the search says is no change of the season.
+        def searching? = draft? && piece.plans.find(plan.id).searching?
+
+        # A plan that is being made just now, or nil. Once people were told one, it is planned again instead.
         def being_made
-          newest = piece.plan_offers.where(kind: "plan").order(:id).last
-          newest if newest&.under_way?(Shared::Clock.now)
+          return if published
+
+          @being_made ||= piece.plan_offers.where(kind: "plan").order(:id).last
+          @being_made if @being_made&.under_way?(Shared::Clock.now)
         end
 
         def wish(name) = piece.setting(name)
@@ -82,14 +86,14 @@ module App
         # What happened since that the plan does not know of, in sentences.
         def conflicts = @conflicts ||= plan ? Reading::PlanConflicts.of(plan, piece, now) : []
 
+        # [[rehearsal, its slots of work in order], …] of the next three.
         def next_rehearsals
-          open_rehearsals.first(3)
-            .map do |rehearsal|
-              [
-                rehearsal,
-                slots.select { |slot| slot.rehearsal_id == rehearsal.id && slot.work? }.sort_by(&:start_minute)
-              ]
+          kept(:next_rehearsals) do
+            open_rehearsals.first(3).map do |rehearsal|
+              own = slots.select { |slot| slot.rehearsal_id == rehearsal.id && slot.work? }
+              [rehearsal, own.sort_by(&:start_minute)]
             end
+          end
         end
 
         # Who has most work and waiting in the rehearsals ahead: [Burden], the longest waits first.

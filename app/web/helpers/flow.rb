@@ -9,7 +9,8 @@ module App
         end
 
         def piece
-          @piece ||= Records::Piece.find_by(studio_id: studio.id, id: number(params["piece"])) || halt(404)
+          @piece ||= (Records::Piece.find_by(studio_id: studio.id, id: number(params["piece"])) || halt(404))
+            .tap { |found| found.association(:studio).target = studio }
         end
 
         def find(rows, id = params["id"]) = rows.find_by(id: number(id)) || halt(404)
