@@ -2,8 +2,8 @@
 
 module Core
   module Joins
-    # All joins of a piece, held against the rules. Joins with the same key share what their steps say; places, groups
-    # and tempo belong to each.
+    # All joins of a piece, held against the rules. Joins with the same key whose links are danced alike throughout
+    # share what their steps say: the body at an edge comes from the whole link, not from its last eight.
     class Review
       Held = Struct.new(:join, :seam, :findings, keyword_init: true) do
         # The worst of its findings: :fits, :caution, :question or :clash.
@@ -32,7 +32,8 @@ module Core
       def held(join)
         bpm = @work.track.map.bpm_at(join.entering.start_beat)
         metres = @metres[join.index]
-        seam, findings = @known[[join.key, bpm, metres]] ||= examine(join, bpm, metres)
+        alike = [join.key, join.leaving.link.changes, join.entering.link.changes, bpm, metres]
+        seam, findings = @known[alike] ||= examine(join, bpm, metres)
         Held.new(join:, seam:, findings: at_home(findings, seam, join))
       end
 

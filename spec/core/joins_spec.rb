@@ -56,6 +56,27 @@ RSpec.describe Core::Joins do
     end
   end
 
+  # The last eight is the same, so the join has the same key; the body that comes to it is not.
+  it "tells joins apart whose links end with the same eight after another one was changed" do
+    rows = ["1-2 kneel", "1-8 hold"].map { |text| Core::Piece::Row.new(counts: 8, text:) }
+    low = Core::Piece::Section.new(id: 1, name: "Low", rows:)
+    high = Core::Piece::Section.new(id: 2, name: "High", rows: [Core::Piece::Row.new(counts: 8, text: "1 jump")])
+    upright = Core::Piece::Changes.new(replace: { 1 => Core::Piece::Row.new(counts: 8, text: "1 step R 2 step L") })
+    longer = Core::Piece::Changes.new(insert_after: { 1 => [Core::Piece::Row.new(counts: 8, text: "1-2 kneel")] })
+    piece = work(
+      link(low, id: 1), link(high, id: 2), link(low, id: 3, changes: upright), link(high, id: 4),
+      link(low, id: 5, changes: longer), link(high, id: 6)
+    )
+    joins = Core::Joins::Review.new(piece).joins.values_at(0, 2, 4)
+    levels = joins.map { |held| held.findings.find { |finding| finding.state == :level } }
+    aggregate_failures do
+      expect(joins.map { |held| held.join.key }.uniq.size).to eq 1
+      expect(levels.map { |finding| finding.leaving.value }).to eq %i[kneeling standing kneeling]
+      expect(levels.map(&:fits?)).to eq [false, true, false]
+      expect { levels.last.mends.each { |mend| mend.apply(piece) } }.not_to raise_error
+    end
+  end
+
   describe "places that are measured" do
     let(:piece) do
       work(
