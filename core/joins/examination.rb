@@ -48,7 +48,7 @@ module Core
       end
 
       def working(rule, asked, finding)
-        tried = asked.mends(finding).lazy.select do |_, seam|
+        tried = asked.mends(finding).compact.lazy.select do |_, seam|
           after = rule.new(seam, vocabulary: @vocabulary).finding
           after.nil? || after.fits?
         end

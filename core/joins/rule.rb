@@ -67,8 +67,10 @@ module Core
         [mend, edge == :exit ? seam.trying(leaving: side.trying(body:)) : seam.trying(entering: side.trying(body:))]
       end
 
-      # A mend that begins the entering link with counts of nothing.
+      # A mend that begins the entering link with counts of nothing; nil where they are more than a line can have.
       def more_counts(counts, **facts)
+        return unless counts.between?(1, Piece::Row::MAX)
+
         mend =
           Mend.new(
             change: :take_counts,

@@ -14,6 +14,7 @@ module Core
       end
 
       def moves
+        return [] if @list.empty?
         return @list.zip(@positions).map { |move, at| placed(move, [at]) } if @list.size == @positions.size
         return [placed(@list.first, @positions)] if @list.size == 1
         return spread if @list.size < @positions.size

@@ -4,7 +4,8 @@ module Core
   module Movement
     # Reads the eights of a section, each typed as a line, knowing the eights before it:
     # "//" and "/" begin a new eight, "in 6:" sets the length, "o/s" is the eight before on the other side,
-    # "repeat 1-2", "repeat 1-2 mirrored" and "as Comb eight 3" take eights from elsewhere.
+    # "repeat 1-2", "repeat 1-2 mirrored" and "as Comb eight 3" take eights from elsewhere. It reads any text: what it
+    # cannot make sense of stays as typed, in the line's notes.
     class Reader
       OTHER_SIDE = %r{\A\s*(?:o/s|other\s+side|same\s+(?:on\s+the\s+)?other\s+side)\b[\s,:]*(?<rest>.*)\z}im
       MIRRORED = "(?<side>\\s*,?\\s*(?:mirrored|other\\ side|o/s))?"
@@ -19,6 +20,19 @@ module Core
 
       # The name of the section a text takes an eight from, or nil.
       def self.names(text) = BORROWED.match(text)&.[](:name)
+
+      # Whether a text can be read, danced, turned to its other side and written again. What is stored is asked this
+      # once.
+      def self.readable?(text, counts: 8, vocabulary: Vocabulary::DEFAULT)
+        lines = new(vocabulary:).read(text, counts:)
+        return false if lines.flat_map(&:faults).any? { |fault| fault.kind == :unreadable }
+
+        [lines, lines.map { |line| Mirror.line(line) }].each { |side| Walk.new(side, vocabulary:) }
+        lines.each { |line| Writer.new(line).text }
+        true
+      rescue StandardError
+        false
+      end
 
       # elsewhere: (section name, number) -> Line or nil.
       def initialize(vocabulary: Vocabulary::DEFAULT, feel: :even, elsewhere: ->(_name, _number) {})
@@ -45,6 +59,7 @@ module Core
       private
 
       def one(text, counts, before)
+        text = text.scrub("?")
         given = IN.match(text)
         counts = given[:counts].to_i.clamp(1, 64) if given
         rest = given ? given.post_match : text
@@ -59,8 +74,15 @@ module Core
         when OTHER_SIDE then other_side(Regexp.last_match[:rest], before, counts)
         when REPEAT then repeat(Regexp.last_match, before, counts)
         when BORROWED then borrowed(Regexp.last_match, counts)
-        else @read[[text, counts]] ||= LineReader.new(text, counts:, feel: @feel, vocabulary: @vocabulary).lines
+        else @read[[text, counts]] ||= understood(text, counts)
         end
+      end
+
+      # The last line of defence: where the reader itself fails, its line says so, and nothing else goes with it.
+      def understood(text, counts)
+        LineReader.new(text, counts:, feel: @feel, vocabulary: @vocabulary).lines
+      rescue StandardError
+        [Line.new(counts:, notes: [text], faults: [Line::Fault.new(:unreadable, nil, text)])]
       end
 
       def other_side(rest, before, counts)

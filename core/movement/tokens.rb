@@ -13,7 +13,7 @@ module Core
         cue: /"[^"]*"|“[^”]*”/,
         note: /\([^)]*\)?/,
         range: /\d{1,2}\s*[-–]\s*\d{1,2}#{EDGE}/,
-        times: /[x×]\s?\d{1,2}#{EDGE}/i,
+        times: /[x×]\s?0?[1-9]\d?#{EDGE}/i,
         number: /[ea&]?\d{1,2}(?:[ea&]+(?:\d{1,2})?)*#{EDGE}/i,
         comma: /[,;.:]+/,
         dash: /[-–—]+(?=\s|\z)/,

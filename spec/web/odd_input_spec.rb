@@ -20,7 +20,7 @@ RSpec.describe "odd input", :web do
   # Names of all parameters that routes, actions and pages ask for.
   def names
     @names ||=
-      Dir["app/{routes,actions,pages,policies}/*.rb"]
+      Dir[File.join(HOUSE, "app", "**", "*.rb")]
         .flat_map do |file|
           File.read(file).scan(/(?:params|sent|asked|typed|given|own|form|data)\w*\["(\w+)"\]/).flatten
         end
@@ -111,6 +111,11 @@ RSpec.describe "odd input", :web do
     fault = last_request.env["sinatra.error"]
     where = fault&.backtrace&.find { |line| line.match?(%r{/(app|core|formats|records)/}) }
     "#{rule.verb} #{path}: #{last_response.status} #{fault&.class} #{fault&.message.to_s[0, 160]} #{where}"
+  end
+
+  it "knows what is asked for" do
+    expect(names.size).to be > 80
+    expect(names).to include("rows", "lock_version", "cast", "start")
   end
 
   it "is answered by every route of a director, many times" do

@@ -38,8 +38,18 @@ module App
           season.memo([:work, rehearsal.id]) { Reading::StandingSlots.standing(studio, [rehearsal]).select(&:work?) }
         end
 
+        # [[text, path, title of its piece], …]. A piece that cannot be read is the first thing to decide about.
         def decisions
-          @decisions ||= pieces.flat_map { |card| card.decisions.map { |text, path| [text, path, card.piece.title] } }
+          @decisions ||= pieces.flat_map { |card| decisions_of(card) }
+        end
+
+        private
+
+        def decisions_of(card)
+          card.decisions.map { |text, path| [text, path, card.piece.title] }
+        rescue StandardError => e
+          SemanticLogger["Web"].error("contained: #{card.title}", e)
+          [[I18n.t("decisions.sick"), card.path("/steps"), card.piece.title]]
         end
       end
     end

@@ -29,24 +29,20 @@ module App
           @piece = piece
           @person = person
           @today = today
-          @work = Records::Mapping::Works.load(piece)
-          @items = Reading::LearningItems.of(piece, @work)
-          @progress = Records::Mapping::Learnings.progress(piece, people: [person.id])
-          @tapes = piece.studio.people.where(teaches: true).pluck(:id, :tape).to_h
         end
 
         def title = @piece.title
         def days = @piece.days_to_show(@today)
         def groups = @piece.groups.joins(:group_members).where(group_members: { person_id: @person.id }).map(&:name)
-        def mine = @items.for(@person.id)
-        def have = mine.count { |item| @progress.learned?(@person.id, item.key) }
+        def mine = items.for(@person.id)
+        def have = mine.count { |item| progress.learned?(@person.id, item.key) }
 
         # What is not yet learned, in the order of the piece, at most eight.
         def owed
           mine
-            .reject { |item| @progress.learned?(@person.id, item.key) }
+            .reject { |item| progress.learned?(@person.id, item.key) }
             .first(8)
-            .map { |item| [name(item), ring(item), Shared::Ring.word(@progress.rung(@person.id, item.key))] }
+            .map { |item| [name(item), ring(item), Shared::Ring.word(progress.rung(@person.id, item.key))] }
         end
 
         # What changed of this person's calls since a moment: [Actions::CallChanges::Change]. Nothing where nobody was
@@ -60,18 +56,18 @@ module App
         end
 
         def places
-          @work.order.links.map do |link|
-            item = @items.of_link(link.index)
+          work.order.links.map do |link|
+            item = items.of_link(link.index)
             Place.new(
               index: link.index,
               name: link.name,
-              tape: @tapes[link.section.choreographer],
+              tape: tapes[link.section.choreographer],
               echo: link.echo,
               counts: link.counts,
               at: Formats::Times.length(link.start_seconds),
               ring: ring(item),
-              word: Shared::Ring.word(@progress.rung(@person.id, item.key)),
-              mine: @items.dancers(item).include?(@person.id),
+              word: Shared::Ring.word(progress.rung(@person.id, item.key)),
+              mine: items.dancers(item).include?(@person.id),
               version: version(link.section.id),
               line: line(link)
             )
@@ -79,6 +75,12 @@ module App
         end
 
         private
+
+        # Read when it is asked for, so that a piece that cannot be read is met in its own place on the page.
+        def work = @work ||= Records::Mapping::Works.load(@piece)
+        def items = @items ||= Reading::LearningItems.of(@piece, work)
+        def progress = @progress ||= Records::Mapping::Learnings.progress(@piece, people: [@person.id])
+        def tapes = @tapes ||= @piece.studio.people.where(teaches: true).pluck(:id, :tape).to_h
 
         # The version this person dances of a section, where there is one.
         def version(section_id)
@@ -91,14 +93,14 @@ module App
         def line(link)
           return if link.section.parts.empty?
 
-          @checks ||= Core::Floor::LineChecks.new(@work)
+          @checks ||= Core::Floor::LineChecks.new(work)
           MyLine.new(
             link,
             @checks.lanes(link.index),
             groups: @piece.groups.to_a,
             person: @person,
             own_groups:,
-            tape: @tapes[link.section.choreographer]
+            tape: tapes[link.section.choreographer]
           )
         end
 
@@ -115,7 +117,7 @@ module App
               .to_set
         end
 
-        def ring(item) = Shared::Ring.classes(@progress.cell(@person.id, item.key), @progress.ladder, @today)
+        def ring(item) = Shared::Ring.classes(progress.cell(@person.id, item.key), progress.ladder, @today)
 
         def name(item)
           case item.kind

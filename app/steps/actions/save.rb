@@ -18,6 +18,8 @@ module App
         # Value: what to say, or :conflict.
         def run
           faults = @text.faults
+          faults << Unreadable.fault(@text.rows.map(&:text), @section.studio.vocabulary) if faults.empty?
+          faults.compact!
           return Shared::Result.no({ rows: faults.first }) if faults.any?
 
           Shared::WatchAgreements.around(@piece, @account, @today, items: [own_item]) do |watch|

@@ -19,6 +19,9 @@ module App
 
         def run
           made = changes
+          fault = unreadable(made)
+          return Shared::Result.no({ changes: fault }) if fault
+
           if made.apply(@rows.map { |row| core(row.counts, row.text) }).empty?
             return Shared::Result.no({ changes: I18n.t("changes.nothing_left") })
           end
@@ -33,6 +36,11 @@ module App
         end
 
         private
+
+        def unreadable(made)
+          rows = [*made.replace.values, *made.insert_after.values.flatten]
+          Unreadable.fault(rows.map(&:text), @piece.studio.vocabulary)
+        end
 
         def own_item = Core::Values::ItemKey.difference(@link.id).to_s
 

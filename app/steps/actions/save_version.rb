@@ -15,7 +15,8 @@ module App
 
         # Value: what to say, or :conflict.
         def run
-          return Shared::Result.no({ rows: I18n.t("steps.faults.long", eight: too_long) }) if too_long
+          fault = too_long ? I18n.t("steps.faults.long", eight: too_long) : unreadable
+          return Shared::Result.no({ rows: fault }) if fault
 
           Records::Piece.transaction do
             row =
@@ -43,6 +44,8 @@ module App
         end
 
         def too_long = texts.find { |_, text| text.length > 1000 }&.first
+
+        def unreadable = Unreadable.fault(eights.values, @piece.studio.vocabulary)
 
         # people[id]: "" not in this version, "section" here, "piece" wherever there is such a version.
         def give

@@ -31,6 +31,14 @@ module App
           Layout.new(member:, account:, page:, path: request.path_info, flash: take_flash, now: Shared::Clock.now)
         end
 
+        # What a block prints; where it fails, a sentence in its place, so that one sick piece takes no page with it.
+        def contained(title, path)
+          yield
+        rescue StandardError => e
+          SemanticLogger["Web"].error("contained: #{title}", e)
+          part "shared/sick", title:, path:
+        end
+
         # A partial: "steps/eight" is app/steps/views/_eight.erb.
         def part(name, **locals)
           room, file = name.split("/")
