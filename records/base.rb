@@ -17,7 +17,8 @@ module Records
     def alone(work)
       transaction do
         kind = Zlib.crc32("#{self.class.name} #{work}") & 0x7fffffff
-        self.class.connection.execute("SELECT pg_advisory_xact_lock(#{kind}, #{id & 0x7fffffff})")
+        held = "SELECT pg_advisory_xact_lock($1::int, $2::int)::text"
+        self.class.connection.exec_query(held, "alone", [kind, id & 0x7fffffff])
         reload
         yield
       end

@@ -50,7 +50,7 @@ module Records
     def archived? = !archived_at.nil?
     def published_plan = plans.where.not(published_at: nil).where(replaced_at: nil).order(:number).last
     # The plan people were told before the one they go by now.
-    def told_before = plans.where.not(published_at: nil).where.not(replaced_at: nil).order(:replaced_at, :number).last
+    def replaced_plan = plans.where.not(published_at: nil).where.not(replaced_at: nil).order(:replaced_at, :number).last
     def latest_plan = plans.order(:number).last
     def days_to_show(today) = show_date && (show_date - today).to_i
   end

@@ -11,7 +11,7 @@ module App
         end
         app.allow :director, post: "/roster" do
           action = Actions::ImportRoster.new(studio, params["text"], params["piece"])
-          once do
+          submit_once do
             count = action.run
             say t("roster.taken", count:)
             "/people"

@@ -16,7 +16,7 @@ module App
         app.allow(:member, get: "/pieces/:piece/plan") { page "planning/show", piece_page(Pages::Show) }
         app.allow :director, post: "/pieces/:piece/plan" do
           permit Piece::Policy, piece, :direct?
-          once do
+          submit_once do
             Actions::AskForPlans.new(piece, account, "plan", params).run
             "/pieces/#{piece.id}/plan"
           end
@@ -30,10 +30,10 @@ module App
       end
 
       def self.telling(app)
-        app.allow(:member, get: "/pieces/:piece/plan/told") { page "planning/told", piece_page(Pages::Told) }
+        app.allow(:member, get: "/pieces/:piece/plan/told") { page "planning/published_plans", piece_page(Pages::PublishedPlans) }
         app.allow :member, get: "/pieces/:piece/plan/told/:id" do
           version = find(piece.plans.where.not(published_at: nil))
-          page "planning/told_version", piece_page(Pages::Told, version:)
+          page "planning/published_plan", piece_page(Pages::PublishedPlans, version:)
         end
         app.allow :director, post: "/pieces/:piece/plans/:id/publish" do
           permit Piece::Policy, piece, :direct?
@@ -52,7 +52,7 @@ module App
           app.allow :director, post: path do
             permit Piece::Policy, piece, :direct?
             halt 404 if kind == "what_if" && !Reading::WhatIfChange.new(piece, params).valid?
-            once do
+            submit_once do
               Actions::AskForPlans.new(piece, account, kind, params).run
               "/pieces/#{piece.id}/plan/#{page::PATH}"
             end
@@ -73,7 +73,7 @@ module App
         app.allow :director, post: "/pieces/:piece/plan/offers/:id/take" do
           permit Piece::Policy, piece, :direct?
           offer = find(piece.plan_offers)
-          once do
+          submit_once do
             result = Actions::TakeOffer.new(offer, params["way"].to_s, account).run
             say(result.ok? ? t("offers.taken.#{offer.kind}") : result.errors[:base])
             again = Actions::AskForPlans.new(piece, account, offer.kind, offer.asked) if result.value == :stale

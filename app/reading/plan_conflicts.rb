@@ -10,7 +10,9 @@ module App
       # Sentences for a plan of a piece as things are now, kept while nothing about the season changes.
       def self.of(plan, piece, now)
         snapshot = PieceSnapshots.of(piece)
-        snapshot.held(:upsets, SeasonVersion.of(plan, now)) { new(plan, PlanDraft.new(piece, now), snapshot).all }
+        snapshot.held(:plan_conflicts, SeasonVersion.of(plan, now)) do
+          new(plan, PlanDraft.new(piece, now), snapshot).all
+        end
       end
 
       # draft: PlanDraft of today.
@@ -24,11 +26,11 @@ module App
       def all = [*cancelled, *standing, *gone, *drift]
 
       # Only what would put somebody, or a room, in two places at once.
-      def double = sentences(found.select { |upset| %i[elsewhere taken].include?(upset.kind) })
+      def double = sentences(found.select { |conflict| %i[elsewhere taken].include?(conflict.kind) })
 
       private
 
-      def t(key, **words) = I18n.t("plans.upset.#{key}", **words)
+      def t(key, **words) = I18n.t("plans.conflict.#{key}", **words)
 
       # Rehearsals that were cancelled while the plan still has slots in them.
       def cancelled = lost.map(&:last).uniq.sort.map { |date| t(:cancelled, day: Shared::Dates.day(date)) }
@@ -45,9 +47,9 @@ module App
       def found = @found ||= Core::Planning::PlanConflicts.new(@ahead.problem, @ahead.placements).all
       def standing = sentences(found)
 
-      def sentences(upsets)
-        upsets
-          .group_by { |upset| [date(upset), upset.kind, upset.room] }
+      def sentences(plan_conflicts)
+        plan_conflicts
+          .group_by { |conflict| [date(conflict), conflict.kind, conflict.room] }
           .sort_by { |key, _| key.map(&:to_s) }
           .map { |(date, kind, room), same| sentence(kind, date, room, same) }
           .uniq
@@ -55,7 +57,7 @@ module App
 
       def sentence(kind, date, room, same)
         who = same.flat_map(&:who).uniq
-        held = same.any? { |upset| slots.fetch(upset.task).pinned }
+        held = same.any? { |conflict| slots.fetch(conflict.task).pinned }
         [said(kind, date, room, same, who), (t(:pinned) if held)].compact.join(" ")
       end
 
@@ -66,7 +68,7 @@ module App
           names: list(who.map { |id| name(Records::Mapping::Identifiers.row(id)) }.sort),
           count: who.size,
           room: rooms[Records::Mapping::Identifiers.row(room)],
-          tasks: list(same.map { |upset| slots.fetch(upset.task).title }.uniq)
+          tasks: list(same.map { |conflict| slots.fetch(conflict.task).title }.uniq)
         )
       end
 
@@ -128,7 +130,7 @@ module App
       def slots = @slots ||= @ahead.slots.to_h { |slot| [PlannedSlots.id(slot), slot] }
       def rooms = @rooms ||= @plan.studio.rooms.pluck(:id, :name).to_h
       def name(id) = @snapshot.people[id]&.name.to_s
-      def date(upset) = Date.iso8601(windows.fetch(upset.window).date)
+      def date(conflict) = Date.iso8601(windows.fetch(conflict.window).date)
       def windows = @windows ||= @ahead.problem.windows.to_h { |window| [window.id, window] }
       def list(words) = Shared::Lists.of(words, MOST)
     end

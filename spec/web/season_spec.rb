@@ -36,7 +36,7 @@ RSpec.describe "a season lived through", :web do
   def path(piece, tail) = "/pieces/#{piece.id}#{tail}"
   def latest(piece) = piece.reload.latest_plan
   def told = pieces.filter_map { |piece| piece.reload.published_plan }
-  def upsets(piece) = App::Reading::PlanConflicts.of(latest(piece), piece.reload, now)
+  def plan_conflicts(piece) = App::Reading::PlanConflicts.of(latest(piece), piece.reload, now)
   def begun?(rehearsal) = ([rehearsal.date, rehearsal.start_minute] <=> [now.to_date, (now.hour * 60) + now.min]) <= 0
   def ahead = studio.rehearsals.standing.reject { |each| begun?(each) }
 
@@ -94,11 +94,11 @@ RSpec.describe "a season lived through", :web do
   end
 
   def plan_again(piece, random)
-    loosen(piece) if latest(piece) && upsets(piece).any?
+    loosen(piece) if latest(piece) && plan_conflicts(piece).any?
     kept = pins(piece)
     way = latest(piece) && %w[repair anew].sample(random:)
     way ? take_offer(piece, path(piece, "/plan/again"), {}, way:) : send_form(path(piece, "/plan"), {})
-    expect(upsets(piece)).to be_empty, "a new #{way} plan does not know: #{upsets(piece).join(' ')}"
+    expect(plan_conflicts(piece)).to be_empty, "a new #{way} plan does not know: #{plan_conflicts(piece).join(' ')}"
     expect(pins(piece)).to match_array kept
     result = latest(piece).result
     expect(result["reasons"].any?).to be result["unplaced"].any?
@@ -205,7 +205,7 @@ RSpec.describe "a season lived through", :web do
 
   def late_draft?(piece)
     !latest(piece).published? &&
-      upsets(piece).none? { |text| text.include?("two pieces") || text.start_with?("Two pieces") }
+      plan_conflicts(piece).none? { |text| text.include?("two pieces") || text.start_with?("Two pieces") }
   end
 
   def live(random)
@@ -221,7 +221,7 @@ RSpec.describe "a season lived through", :web do
       something_happens(random)
       known = history
       pieces.each { |piece| tell(piece) if random.rand < 0.5 && late_draft?(piece) }
-      pieces.shuffle(random:).each { |piece| again(piece, random) if random.rand < 0.7 || upsets(piece).any? }
+      pieces.shuffle(random:).each { |piece| again(piece, random) if random.rand < 0.7 || plan_conflicts(piece).any? }
       expect(history.slice(*known.keys)).to eq known
       expect(
         [

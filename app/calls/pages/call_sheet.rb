@@ -84,7 +84,7 @@ module App
         def names(piece) = (@names ||= {})[piece.id] ||= Shared::CallNames.new(piece)
 
         def changes_of(piece)
-          before = piece.told_before or return []
+          before = piece.replaced_plan or return []
           told =
             Reading::CallDifference.new(piece, before, piece.published_plan, rehearsal.date)
               .by_rehearsal

@@ -51,7 +51,7 @@ module App
         # [when the plan was told, {rehearsal id => people whose calls it changed}].
         def told_changes(piece)
           plan = piece.published_plan
-          before = piece.told_before
+          before = piece.replaced_plan
           return unless plan && before
 
           changed = Reading::CallDifference.new(piece, before, plan, @now.to_date).by_rehearsal

@@ -11,7 +11,7 @@ module App
         end
 
         # [[text, path], …], the most pressing first.
-        def all = [*structure, *upset, *joins, *nobody, *music, *plan, *lines, *gaps, *unplaced]
+        def all = [*structure, *conflicts, *joins, *nobody, *music, *plan, *lines, *gaps, *unplaced]
 
         private
 
@@ -85,12 +85,12 @@ module App
         end
 
         # What happened that the plan does not know of.
-        def upset
+        def conflicts
           found = latest_plan ? Reading::PlanConflicts.of(latest_plan, @piece, @page.now) : []
           if found.any?
             [
               [
-                I18n.t("decisions.upset", count: found.size, what: found.first, more: found.size - 1),
+                I18n.t("decisions.plan_conflicts", count: found.size, what: found.first, more: found.size - 1),
                 @page.path("/plan")
               ]
             ]

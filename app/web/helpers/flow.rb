@@ -32,7 +32,7 @@ module App
         def take_flash = session.delete("flash")
 
         # Runs the block once for a form; sent again, it leads to where the first one led.
-        def once(key = params["once"], &)
+        def submit_once(key = params["once"], &)
           location = Shared::SubmitOnce.new(studio, key).run(&)
           redirect location
         end

@@ -31,7 +31,7 @@ module Core
           @tasks[placement.task].people.filter_map do |who|
             (entry = entries(who, placement, window).first) && [kind(entry), who]
           end
-        hit.group_by(&:first).map { |kind, pairs| upset(kind, placement, pairs.map(&:last)) }
+        hit.group_by(&:first).map { |kind, pairs| conflict(kind, placement, pairs.map(&:last)) }
       end
 
       def kind(entry)
@@ -51,18 +51,18 @@ module Core
       end
 
       def room(placement, window)
-        size = window.rooms.to_h[placement.room] or return upset(:no_room, placement)
-        return upset(:taken, placement) if entries(placement.room, placement, window).any?
+        size = window.rooms.to_h[placement.room] or return conflict(:no_room, placement)
+        return conflict(:taken, placement) if entries(placement.room, placement, window).any?
 
         dancers = @tasks[placement.task].dancers
-        upset(:small, placement, dancers) if dancers.size > size
+        conflict(:small, placement, dancers) if dancers.size > size
       end
 
       def outside(placement, window)
-        placement.start.negative? || placement.end > window.minutes ? upset(:outside, placement) : nil
+        placement.start.negative? || placement.end > window.minutes ? conflict(:outside, placement) : nil
       end
 
-      def upset(kind, placement, who = [])
+      def conflict(kind, placement, who = [])
         Upset.new(kind:, task: placement.task, window: placement.window, room: placement.room, who:)
       end
     end

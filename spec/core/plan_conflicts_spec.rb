@@ -29,21 +29,21 @@ RSpec.describe Core::Planning do
     end
     let(:plan) { [at("waltz", "w1", 0), at("run", "w2", 60)] }
 
-    def upsets(placements = plan, **changed)
+    def plan_conflicts(placements = plan, **changed)
       described_class.new(problem(tasks, **changed), placements).all
-        .map { |upset| [upset.kind, upset.task, upset.window, *upset.who] }
+        .map { |found| [found.kind, found.task, found.window, *found.who] }
     end
 
     it "finds nothing in a plan that stands" do
-      expect(upsets).to eq []
+      expect(plan_conflicts).to eq []
     end
 
     it "names who cannot come, and to what, when their hours touch it at all" do
       away = { who: "Bram", date: "2027-01-04" }
-      expect(upsets(unavailable: [{ **away, from: nil, to: nil }])).to eq [[:away, "waltz", "w1", "Bram"]]
-      expect(upsets(unavailable: [{ **away, from: 1109, to: nil }])).to eq [[:away, "waltz", "w1", "Bram"]]
-      expect(upsets(unavailable: [{ **away, from: nil, to: 1081 }])).to eq [[:away, "waltz", "w1", "Bram"]]
-      expect(upsets(unavailable: [{ **away, from: 1110, to: nil }, { **away, from: nil, to: 1080 }])).to eq []
+      expect(plan_conflicts(unavailable: [{ **away, from: nil, to: nil }])).to eq [[:away, "waltz", "w1", "Bram"]]
+      expect(plan_conflicts(unavailable: [{ **away, from: 1109, to: nil }])).to eq [[:away, "waltz", "w1", "Bram"]]
+      expect(plan_conflicts(unavailable: [{ **away, from: nil, to: 1081 }])).to eq [[:away, "waltz", "w1", "Bram"]]
+      expect(plan_conflicts(unavailable: [{ **away, from: 1110, to: nil }, { **away, from: nil, to: 1080 }])).to eq []
     end
 
     it "tells an absence from other work, and from a minor's hours" do
@@ -53,7 +53,7 @@ RSpec.describe Core::Planning do
         { who: "Cleo", date: "2027-01-11", from: 1165, to: 1440, late: true },
         { who: "Odalys", date: "2027-01-04", from: nil, to: nil }
       ]
-      expect(upsets(unavailable: rows)).to eq [
+      expect(plan_conflicts(unavailable: rows)).to eq [
         [:away, "waltz", "w1", "Odalys"],
         [:elsewhere, "run", "w2", "Ada"],
         [:late, "run", "w2", "Cleo"]
@@ -61,22 +61,22 @@ RSpec.describe Core::Planning do
     end
 
     it "sees a room that something else is in, that is gone, or that holds fewer than are called" do
-      expect(upsets(unavailable: [{ who: "hall", date: "2027-01-11", from: 1100, to: 1145 }])).to eq [
+      expect(plan_conflicts(unavailable: [{ who: "hall", date: "2027-01-11", from: 1100, to: 1145 }])).to eq [
         [:taken, "run", "w2"]
       ]
-      expect(upsets(windows: [evening("w1", 4, rooms: [["loft", 2]]), evening("w2", 11)])).to eq [
+      expect(plan_conflicts(windows: [evening("w1", 4, rooms: [["loft", 2]]), evening("w2", 11)])).to eq [
         [:no_room, "waltz", "w1"]
       ]
-      expect(upsets([at("waltz", "w1", 0, room: "loft"), at("run", "w2", 0, room: "loft")])).to eq [
+      expect(plan_conflicts([at("waltz", "w1", 0, room: "loft"), at("run", "w2", 0, room: "loft")])).to eq [
         [:small, "run", "w2", "Ada", "Bram", "Cleo"]
       ]
     end
 
     it "sees what no longer lies within its rehearsal, and looks at no rehearsal that is not there" do
       short = window("w2", "2027-01-11", "18:30", "19:45", rooms: [["hall", 4]])
-      expect(upsets(windows: [evening("w1", 4), short])).to eq [[:outside, "run", "w2"]]
-      expect(upsets([at("run", "w2", -5)])).to eq [[:outside, "run", "w2"]]
-      expect(upsets(windows: [evening("w1", 4)])).to eq []
+      expect(plan_conflicts(windows: [evening("w1", 4), short])).to eq [[:outside, "run", "w2"]]
+      expect(plan_conflicts([at("run", "w2", -5)])).to eq [[:outside, "run", "w2"]]
+      expect(plan_conflicts(windows: [evening("w1", 4)])).to eq []
     end
 
     it "has nothing against any plan of the solver, and names everybody of whom it is robbed" do
@@ -115,7 +115,7 @@ RSpec.describe Core::Planning do
           placements.select do |each|
             each.window == hit.window && asked.tasks.find { |task| task.id == each.task }.people.include?(who)
           end
-        expect(found.map { |upset| [upset.kind, upset.task, upset.who] }).to match_array(
+        expect(found.map { |each| [each.kind, each.task, each.who] }).to match_array(
           there.map { |each| [:away, each.task, [who]] }
         )
       end

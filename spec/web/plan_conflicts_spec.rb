@@ -29,11 +29,11 @@ RSpec.describe "what a plan does not know of", :web do
     latest(piece).slots.work.includes(:rehearsal).sort_by { |slot| [slot.rehearsal.date, slot.start_minute] }
   end
 
-  def upsets = App::Reading::PlanConflicts.of(latest(piece), piece, now)
+  def plan_conflicts = App::Reading::PlanConflicts.of(latest(piece), piece, now)
   def shown(path) = get(path).then { CGI.unescapeHTML(last_response.body.gsub(/<[^>]+>/, " ").gsub(/\s+/, " ")) }
 
   it "is nothing after planning" do
-    expect(upsets).to eq []
+    expect(plan_conflicts).to eq []
     expect(shown("/pieces/#{piece.id}/plan")).not_to include "See what to do"
   end
 
@@ -43,7 +43,7 @@ RSpec.describe "what a plan does not know of", :web do
     expect(shown("/")).to match(/Decide next #{said}/)
     expect([shown("/pieces/#{piece.id}/plan"), shown("/pieces/#{piece.id}/plan/again")]).to all(include(said))
     take_offer piece, "/pieces/#{piece.id}/plan/again", {}, way: "anew"
-    expect(upsets).to eq []
+    expect(plan_conflicts).to eq []
     expect(shown("/")).not_to include said
   end
 
@@ -53,11 +53,11 @@ RSpec.describe "what a plan does not know of", :web do
       .each do |dancer|
         dancer.absences.create!(studio:, from_date: first.rehearsal.date, to_date: first.rehearsal.date)
       end
-    expect(upsets).to eq ["Ada Test and Bram Test are away on Tue 2 Feb, and called."]
+    expect(plan_conflicts).to eq ["Ada Test and Bram Test are away on Tue 2 Feb, and called."]
     lesson = slots(piece).find { |slot| slot.kind == "learn" && slot.title.include?("Spiral") }
     teacher = studio.people.find_by!(name: "Mirela")
     studio.visits.create!(person: teacher, date: lesson.rehearsal.date + 1)
-    expect(upsets).to include(
+    expect(plan_conflicts).to include(
       "Mirela is away on #{App::Shared::Dates.day(lesson.rehearsal.date)}, and called."
     ).or include(a_string_including("Ada Test, Bram Test and Mirela are away"))
   end
@@ -66,24 +66,25 @@ RSpec.describe "what a plan does not know of", :web do
     first = slots(piece).first
     first.update!(pinned: true)
     dancers.last.absences.create!(studio:, from_date: first.rehearsal.date, to_date: first.rehearsal.date)
-    expect(upsets).to eq ["Cleo Test is away on Tue 2 Feb, and called. It is pinned there."]
+    expect(plan_conflicts).to eq ["Cleo Test is away on Tue 2 Feb, and called. It is pinned there."]
     studio.update!(settings: { "latest_finish" => 1100 })
-    expect(upsets.join).to match(/(Test|more) would go home too late on Tue 2 Feb/)
+    expect(plan_conflicts.join).to match(/(Test|more) would go home too late on Tue 2 Feb/)
   end
 
   it "sees rooms that are smaller or gone" do
     slots(piece).first.room.update!(capacity: 2)
-    expect(upsets.first).to match(/\AHall is too small on Tue 2 Feb: .*\.\z/)
+    expect(plan_conflicts.first).to match(/\AHall is too small on Tue 2 Feb: .*\.\z/)
     other = studio.rooms.create!(name: "Loft", capacity: 9)
     studio.rehearsals.each { |rehearsal| rehearsal.rehearsal_rooms.update_all(room_id: other.id) }
     studio.rehearsals.update_all(updated_at: NOW + 1)
-    expect(upsets.first).to match(/\AHall is not there on Tue 2 Feb: .*\.\z/)
+    expect(plan_conflicts.first).to match(/\AHall is not there on Tue 2 Feb: .*\.\z/)
   end
 
   it "sees warm-ups that have become longer than the time before the first slot" do
     piece.sections.first.update!(hazards: %w[lift])
     piece.touch
-    expect(upsets).to include(a_string_matching(/\ANo time is left on Tue 2 Feb for the warm-up or the cool-down: /))
+    said = /\ANo time is left on Tue 2 Feb for the warm-up or the cool-down: /
+    expect(plan_conflicts).to include(a_string_matching(said))
   end
 
   it "asks for time for what came in, and for whoever came in, and wants none for what is gone" do
@@ -92,14 +93,14 @@ RSpec.describe "what a plan does not know of", :web do
                 "structure" => "#{Studios::LINES}\nEpilogue, 2 eights, Odalys",
                 "lock_version" => piece.lock_version.to_s
               }
-    expect(upsets).to include(a_string_matching(/\ANot in the plan: Learn Epilogue/))
+    expect(plan_conflicts).to include(a_string_matching(/\ANot in the plan: Learn Epilogue/))
     send_form "/pieces/#{piece.id}/plan", {}
     make_cast(piece, %w[Dov])
-    expect(upsets).to include(a_string_matching(/\ADov Test is not called to Learn /))
+    expect(plan_conflicts).to include(a_string_matching(/\ADov Test is not called to Learn /))
     send_form "/pieces/#{piece.id}/plan", {}
     piece.castings.where(person: dancers.first).delete_all
     piece.touch
-    expect(upsets).to include("Ada Test is no longer in the piece, and called.")
+    expect(plan_conflicts).to include("Ada Test is no longer in the piece, and called.")
   end
 
   it "asks for more time where a lesson got less far than it should" do
@@ -125,7 +126,7 @@ RSpec.describe "what a plan does not know of", :web do
                 rung: 4,
                 kind: "danced"
               }
-    expect(upsets).to include(a_string_matching(/\ANo longer needed: Learn Spiral/))
+    expect(plan_conflicts).to include(a_string_matching(/\ANo longer needed: Learn Spiral/))
   end
 
   describe "where another piece has been told meanwhile" do
@@ -145,7 +146,7 @@ RSpec.describe "what a plan does not know of", :web do
         start_minute: slots(other).first.start_minute,
         updated_at: NOW + 1
       )
-      expect(upsets.join(" ")).to include(
+      expect(plan_conflicts.join(" ")).to include(
         "called to two pieces at once on #{App::Shared::Dates.day(slots(other).first.rehearsal.date)}",
         "Two pieces are in Hall at once"
       )
@@ -153,7 +154,7 @@ RSpec.describe "what a plan does not know of", :web do
       expect(shown("/pieces/#{piece.id}/plan")).to match(/Nobody was told: .* Plan again from today first\./)
       expect(latest(piece).published_at).to be_nil
       plan_and_tell(piece)
-      expect([latest(piece).published_at, upsets]).to eq [NOW, []]
+      expect([latest(piece).published_at, plan_conflicts]).to eq [NOW, []]
     end
   end
 
