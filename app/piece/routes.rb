@@ -22,7 +22,7 @@ module App
           action = Actions::Create.new(member, params)
           next page("piece/new", Pages::New.new(studio, params, action.errors), status: 422) if action.errors.any?
 
-          once { "/pieces/#{action.run.id}" }
+          submit_once { "/pieces/#{action.run.id}" }
         end
       end
 

@@ -30,7 +30,9 @@ module App
       end
 
       def self.telling(app)
-        app.allow(:member, get: "/pieces/:piece/plan/told") { page "planning/published_plans", piece_page(Pages::PublishedPlans) }
+        app.allow :member, get: "/pieces/:piece/plan/told" do
+          page "planning/published_plans", piece_page(Pages::PublishedPlans)
+        end
         app.allow :member, get: "/pieces/:piece/plan/told/:id" do
           version = find(piece.plans.where.not(published_at: nil))
           page "planning/published_plan", piece_page(Pages::PublishedPlans, version:)
