@@ -1,10 +1,13 @@
 # frozen_string_literal: true
 
 require "web_helper"
+require_relative "../support/concurrently"
 
 # What was read is kept under counters: every table that can change a piece raises its piece's, whoever commits first is
 # seen first, and readers fetch only what is newer.
 RSpec.describe App::Reading::PieceSnapshots, :web do
+  include Concurrently
+
   let(:studio) { make_studio }
   let(:director) { make_member(studio, "director") }
   let(:piece) { make_piece(studio, director) }
@@ -100,13 +103,6 @@ RSpec.describe App::Reading::PieceSnapshots, :web do
   end
 
   describe "with several connections", :committed do
-    # Runs each block on a connection of its own; :go in a block waits for the others to come as far.
-    def together(*blocks)
-      gate = Queue.new
-      threads = blocks.map { |block| Thread.new { Records::Base.connection_pool.with_connection { block.call(gate) } } }
-      threads.each(&:join)
-    end
-
     it "shows a tick that commits later under a higher number, however early it began" do
       slow_has_begun = Queue.new
       quick_is_done = Queue.new
@@ -201,27 +197,9 @@ RSpec.describe App::Reading::PieceSnapshots, :web do
     }.each do |what, add|
       it "tells whoever is second that #{what} of this name is there" do
         piece
-        answers = Queue.new
-        first_is_in = Queue.new
-        first = lambda do |_|
-          Records::Base.transaction do
-            answers << add.call(Records::Studio.find(studio.id)).ok?
-            first_is_in << true
-            sleep 0.01 until somebody_waits?
-          end
-        end
-        second = lambda do |_|
-          first_is_in.pop
-          answers << add.call(Records::Studio.find(studio.id)).ok?
-        end
-        together(first, second)
-        expect([answers.pop, answers.pop]).to eq [true, false]
+        adding = -> { add.call(Records::Studio.find(studio.id)).ok? }
+        expect(while_uncommitted(adding, adding)).to eq [true, false]
       end
-    end
-
-    # Looked up among the locks, which are read live (what a session does is read once a transaction).
-    def somebody_waits?
-      Records::Base.connection.select_value("SELECT 1 FROM pg_locks WHERE NOT granted LIMIT 1")
     end
 
     it "never loses a stop that is asked for while the search says how far it is" do

@@ -23,20 +23,25 @@ module App
             return Shared::Result.no(account.errors.to_hash.transform_values(&:first))
           end
 
-          Shared::Result.ok(join(account))
+          @invitation.studio.alone(:team) { join(account) }
         end
 
         private
 
         def known = @known ||= Records::Account.find_by(email: @invitation.email)
 
+        # Looked at again alone: the invitation serves once, and takes the last director's role from nobody.
         def join(account)
-          Records::Membership.transaction do
-            @invitation.update!(accepted_at: @now)
-            place = @invitation.studio.memberships.find_or_initialize_by(account:)
-            place.update!(role: @invitation.role, person: @invitation.person)
-            place
+          return Shared::Result.no({ base: I18n.t("sign_in.link_used") }) unless @invitation.reload.open?(@now)
+
+          place = @invitation.studio.memberships.find_or_initialize_by(account:)
+          if place.persisted? && place.last_director? && @invitation.role != "director"
+            return Shared::Result.no({ base: I18n.t("sign_in.last_director") })
           end
+
+          @invitation.update!(accepted_at: @now)
+          place.update!(role: @invitation.role, person: @invitation.person)
+          Shared::Result.ok(place)
         end
       end
     end

@@ -10,7 +10,18 @@ module App
           @role = params["role"].to_s
         end
 
+        # One at a time in a studio: of two directors who demote each other, the second is told.
         def run
+          studio = @place.studio
+          studio.alone(:team) do
+            @place = studio.memberships.find_by(id: @place.id)
+            @place ? change : Shared::Result.no({ base: I18n.t("team.gone") })
+          end
+        end
+
+        private
+
+        def change
           if @place.last_director? && @role != "director"
             return Shared::Result.no({ base: I18n.t("settings.last_director") })
           end

@@ -7,11 +7,14 @@ module App
       class Leave
         def initialize(member) = @member = member
 
+        # One at a time in a studio: of two directors who leave at once, the second is told.
         def run
-          return Shared::Result.no({ base: I18n.t("settings.last_director") }) if @member.last_director?
+          @member.studio.alone(:team) do
+            next Shared::Result.no({ base: I18n.t("settings.last_director") }) if @member.last_director?
 
-          @member.destroy!
-          Shared::Result.ok
+            @member.destroy!
+            Shared::Result.ok
+          end
         end
       end
     end
