@@ -60,6 +60,21 @@ module App
         def length(seconds) = Formats::Times.length(seconds)
         def plural(count, word, many = "#{word}s") = "#{count} #{count == 1 ? word : many}"
 
+        # The database is away for a moment. What was sent stands on the page, to be sent again as it is; passwords and
+        # files are typed and chosen anew.
+        def back_in_a_moment
+          SemanticLogger["Web"].warn("database away", env["sinatra.error"])
+          headers "retry-after" => "5"
+          status 503
+          return { error: t("errors.503.title"), base: t("errors.503.title") }.to_json if wants_json?
+
+          sent = request.post? ? Rack::Utils.build_nested_query(request.POST) : ""
+          fields = sent.split("&").map { |pair| pair.split("=", 2).map { |text| Rack::Utils.unescape(text.to_s) } }
+          fields.reject! { |name, _| name == "authenticity_token" }
+          kept = fields.none? { |name, _| name.include?("password") || name == "file" } ? fields : []
+          erb :back_in_a_moment, layout: :plain, locals: { frame: nil, fields: kept, action: request.fullpath }
+        end
+
         def answer_page(code)
           status code
           return { error: t("errors.#{code}.title") }.to_json if wants_json?
