@@ -7,6 +7,7 @@ module Records
 
     belongs_to :studio
     belongs_to :person
-    scope :live, -> { where(revoked_at: nil) }
+    # Of somebody who is archived none works, until they are back.
+    scope :live, -> { where(revoked_at: nil, person_id: Person.where(archived_at: nil).select(:id)) }
   end
 end

@@ -67,13 +67,9 @@ module App
       not_found { answer_page 404 }
       error(Helpers::Flow::NotYours) { answer_page 403 }
       error(ActiveRecord::StaleObjectError) { answer_page 409 }
-      [ActiveRecord::ConnectionNotEstablished, ActiveRecord::ConnectionFailed, ActiveRecord::ConnectionTimeoutError,
-       PG::ConnectionBad, PG::AdminShutdown].each do |trouble|
-        error(trouble) { back_in_a_moment }
-      end
       error do
         trouble = env["sinatra.error"]
-        next back_in_a_moment if trouble.cause.is_a?(PG::ConnectionBad) || trouble.cause.is_a?(PG::AdminShutdown)
+        next back_in_a_moment if Records::DatabaseAway.behind?(trouble)
 
         SemanticLogger["Web"].error("unhandled", trouble)
         answer_page 500

@@ -3,7 +3,8 @@
 module App
   module Doors
     module Actions
-      # Sets a new password by a mailed link and signs every other place out.
+      # Sets a new password by a mailed link and signs every other place out. Links that were mailed before are used up
+      # with it.
       class ResetPassword
         def initialize(token, password, now)
           @reset = Records::PasswordReset.by_token(token)
@@ -19,7 +20,7 @@ module App
             return Shared::Result.no({ password: I18n.t("sign_in.password_short") })
           end
 
-          @reset.update!(used_at: @now)
+          Records::PasswordReset.where(account:, used_at: nil).update_all(used_at: @now)
           account.sign_out_everywhere
           account.sign_in_worked
           Shared::Result.ok(account)

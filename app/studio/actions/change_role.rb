@@ -25,7 +25,7 @@ module App
           if @place.last_director? && @role != "director"
             return Shared::Result.no({ base: I18n.t("settings.last_director") })
           end
-          return Shared::Result.ok(@place.destroy!) if @role == "remove"
+          return Shared::Result.ok(@place.give_up(Shared::Clock.now)) if @role == "remove"
 
           if @place.update(role: @role)
             Shared::Result.ok(@place)

@@ -12,7 +12,7 @@ module App
           @member.studio.alone(:team) do
             next Shared::Result.no({ base: I18n.t("settings.last_director") }) if @member.last_director?
 
-            @member.destroy!
+            @member.give_up(Shared::Clock.now)
             Shared::Result.ok
           end
         end

@@ -63,7 +63,7 @@ module App
         # The database is away for a moment. What was sent stands on the page, to be sent again as it is; passwords and
         # files are typed and chosen anew.
         def back_in_a_moment
-          SemanticLogger["Web"].warn("database away", env["sinatra.error"])
+          SemanticLogger["Web"].warn("database away: #{env['sinatra.error'].class}")
           headers "retry-after" => "5"
           status 503
           return { error: t("errors.503.title"), base: t("errors.503.title") }.to_json if wants_json?
