@@ -3,6 +3,8 @@
 module Records
   # A dancer, a choreographer, or both. No birth date, address or picture is kept.
   class Person < Base
+    include Archivable
+
     TAPES = 12
 
     belongs_to :studio

@@ -7,7 +7,8 @@ module Records
 
     belongs_to :studio
     belongs_to :person
-    # Of somebody who is archived none works, until they are back.
-    scope :live, -> { where(revoked_at: nil, person_id: Person.where(archived_at: nil).select(:id)) }
+    scope :given, -> { where(revoked_at: nil) }
+    # Those that open a page: of somebody who is archived none does, until they are back.
+    scope :live, -> { given.where(person_id: Person.where(archived_at: nil).select(:id)) }
   end
 end

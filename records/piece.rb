@@ -3,6 +3,8 @@
 module Records
   # A group piece. Its structure is read and written through Mapping::Works.
   class Piece < Base
+    include Archivable
+
     DEFAULTS = {
       "learned_from" => 4,
       "full_runs" => 5,
@@ -47,7 +49,6 @@ module Records
     scope :running, -> { where(archived_at: nil) }
 
     def setting(name) = settings.fetch(name, DEFAULTS.fetch(name))
-    def archived? = !archived_at.nil?
     def published_plan = plans.where.not(published_at: nil).where(replaced_at: nil).order(:number).last
     # The plan people were told before the one they go by now.
     def replaced_plan = plans.where.not(published_at: nil).where.not(replaced_at: nil).order(:replaced_at, :number).last

@@ -3,6 +3,8 @@
 module Records
   # A room with the number of dancers it holds; the posted limit always wins.
   class Room < Base
+    include Archivable
+
     belongs_to :studio
     normalizes :name, with: ->(name) { name.to_s.strip }
     validates :name, presence: true, length: { maximum: 60 }

@@ -64,13 +64,13 @@ module App
         end
         app.allow :director, :assistant, post: "/people/:id/link/revoke" do
           person = find(studio.people)
-          person.person_links.live.update_all(revoked_at: Shared::Clock.now)
+          person.person_links.given.update_all(revoked_at: Shared::Clock.now)
           say t("people.link_revoked", name: person.name)
           redirect "/people/#{person.id}#link"
         end
         app.allow :director, post: "/people/:id/archive" do
           person = find(studio.people)
-          person.update!(archived_at: person.archived_at ? nil : Shared::Clock.now)
+          person.archive_or_restore(Shared::Clock.now)
           say t(person.archived_at ? "people.archived" : "people.back", name: person.name),
               undo: ("/people/#{person.id}/archive" if person.archived_at)
           redirect "/people"

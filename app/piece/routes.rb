@@ -30,7 +30,7 @@ module App
         app.allow(:member, get: "/pieces/:piece") { page "piece/share_out", piece_page(Pages::ShareOut) }
         app.allow :director, post: "/pieces/:piece/archive" do
           permit Policy, piece, :archive?
-          piece.update!(archived_at: piece.archived? ? nil : Shared::Clock.now)
+          piece.archive_or_restore(Shared::Clock.now)
           say t(piece.archived? ? "pieces.archived" : "pieces.back", title: piece.title),
               undo: ("/pieces/#{piece.id}/archive" if piece.archived?)
           redirect "/"

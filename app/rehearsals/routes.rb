@@ -40,7 +40,7 @@ module App
         end
         app.allow :director, post: "/rooms/:id/archive" do
           room = find(studio.rooms)
-          room.update!(archived_at: room.archived_at ? nil : Shared::Clock.now)
+          room.archive_or_restore(Shared::Clock.now)
           say t(room.archived_at ? "rehearsals.room_gone" : "rehearsals.room_back", name: room.name),
               undo: ("/rooms/#{room.id}/archive" if room.archived_at)
           redirect "/rehearsals#rooms"

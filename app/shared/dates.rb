@@ -22,6 +22,9 @@ module App
       # "2 Feb"
       def short(date) = date.strftime("%-d %b")
 
+      # "Feb"
+      def month(date) = date.strftime("%b")
+
       # "12 days ago", "today"
       def ago(date, today)
         days = (today - date).to_i

@@ -96,7 +96,7 @@ module App
         return I18n.t("joins.meet", count: finding.entering.value) if which == :entering && finding.facts[:meet]
         return I18n.t(finding.fits? ? "joins.all_together" : "joins.wants_all") if which == :entering
 
-        late = finding.facts[:later]&.keys&.join(" and ")
+        late = finding.facts[:later]&.keys&.then { |names| Lists.all(names) }
         return I18n.t("joins.late", group: late, count: finding.leaving.value) if late
 
         early = finding.facts[:early].select { |_, counts| counts.positive? }

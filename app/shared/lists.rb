@@ -2,14 +2,16 @@
 
 module App
   module Shared
-    # A list that stays short: "Ada, Bram and Cleo", or "Ada, Bram, Cleo and 4 more".
+    # Lists in a sentence: "Ada, Bram and Cleo", or kept short: "Ada, Bram, Cleo and 4 more".
     module Lists
-      def self.of(words, most = 3)
-        if words.size > most
-          "#{words.first(most).join(', ')} #{I18n.t('few.more', count: words.size - most)}"
-        else
-          words.to_sentence
-        end
+      module_function
+
+      def all(words) = words.to_sentence
+
+      def of(words, most = 3)
+        return all(words) if words.size <= most
+
+        "#{words.first(most).join(', ')} #{I18n.t('lists.and_more', count: words.size - most)}"
       end
     end
   end

@@ -73,9 +73,8 @@ RSpec.describe Core::Piece::StructureReader do
       line =
         Array
           .new(random.rand(0..40)) do
-            ["Smoke", ",", "6", "eights", "+", "again", "\t", "—", "é", "-", "tag 4", ";", "0", "999999", " "].sample(
-              random:
-            )
+            ["Smoke", ",", "6", "eights", "+", "again", "—", "é", "-", ";", "0", "999999", "\t", "tag 4",
+             " "].sample(random:)
           end
           .join
       expect { read("Smoke, 4 eights\n#{line}") }.not_to raise_error

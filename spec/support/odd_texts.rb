@@ -9,8 +9,9 @@ class OddTexts
     .flat_map { |entry| [entry["text"], *[entry["leaving"], entry["entering"]].grep(Hash).map { |side| side["rows"] }] }
     .flatten.grep(String).uniq.freeze
   NUMBERS = %w[0 00 -1 1 2 3 7 8 9 16 17 64 65 99 100 1000 99999999999 1.5 ½].freeze
-  LETTERS = [*("\u0020".."\u007e"), "é", "ß", "–", "—", "“", "…", "×", "²", "\u00a0", "\u200b", "\u202e", "\t", "\n",
-             "日", "𝄞", "👯", "e\u0301"].freeze
+  LETTERS = [
+    *("\u0020".."\u007e"), *"éß–—“…×²日𝄞👯".chars, "\u00a0", "\u200b", "\u202e", "\t", "\n", "e\u0301"
+  ].freeze
 
   GAPS = [" ", "", ", ", "  "].freeze
 

@@ -1,7 +1,19 @@
 # frozen_string_literal: true
 
-# A studio in which every route has something to be about. The spec gives studio, members, teacher, piece and dancer.
+# A studio with a member of every role, in which every route has something to be about.
 module RouteWorld
+  def self.included(group)
+    group.let(:studio) { make_studio }
+    group.let(:members) do
+      %w[director choreographer assistant].to_h do |role|
+        [role, make_member(studio, role, person: (teacher if role == "choreographer"))]
+      end
+    end
+    group.let!(:teacher) { studio.people.create!(name: "Odalys", teaches: true, dances: false, tape: 1) }
+    group.let!(:piece) { make_piece(studio, make_member(studio, "director", name: "Maker")) }
+    group.let(:dancer) { make_cast(piece).first }
+  end
+
   # What an :id stands for under a piece.
   UNDER = { "ticks" => "entry", "links" => "link", "sections" => "section", "groups" => "group", "plans" => "plan",
             "names" => "word", "slots" => "slot", "corrections" => "correction", "told" => "told",

@@ -7,16 +7,7 @@ require "support/route_world"
 RSpec.describe "who may use which route", :web do
   include RouteWorld
 
-  let(:studio) { make_studio }
-  let(:members) do
-    %w[director choreographer assistant].to_h do |role|
-      [role, make_member(studio, role, person: (teacher if role == "choreographer"))]
-    end
-  end
-  let!(:teacher) { studio.people.create!(name: "Odalys", teaches: true, dances: false, tape: 1) }
   let(:stranger) { make_member(make_studio, "director", name: "Stranger") }
-  let!(:piece) { make_piece(studio, make_member(studio, "director", name: "Maker")) }
-  let(:dancer) { make_cast(piece).first }
 
   def try(rule, path)
     Records::Base.transaction(requires_new: true) do

@@ -19,6 +19,15 @@ RSpec.describe "access that ended", :web do
     expect(statuses).to eq [200, 404, 200]
   end
 
+  it "is a private link revoked while its dancer was archived, for good" do
+    person = studio.people.create!(name: "Ada Test", dances: true, archived_at: NOW)
+    _, token = person.person_links.issue(studio_id: studio.id)
+    sign_in make_member(studio, "director", name: "Other")
+    send_form "/people/#{person.id}/link/revoke", {}
+    person.archive_or_restore(NOW)
+    expect(get("/my/#{token}").status).to eq 404
+  end
+
   it "is an older invitation of a member who was taken out or left" do
     %i[take_out leave].each do |way|
       member = make_member(studio, "assistant", name: way.to_s)

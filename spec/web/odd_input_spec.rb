@@ -7,16 +7,6 @@ require "support/route_world"
 RSpec.describe "odd input", :web do
   include RouteWorld
 
-  let(:studio) { make_studio }
-  let(:members) do
-    %w[director choreographer assistant].to_h do |role|
-      [role, make_member(studio, role, person: (teacher if role == "choreographer"))]
-    end
-  end
-  let!(:teacher) { studio.people.create!(name: "Odalys", teaches: true, dances: false, tape: 1) }
-  let!(:piece) { make_piece(studio, make_member(studio, "director", name: "Maker")) }
-  let(:dancer) { make_cast(piece).first }
-
   # Names of all parameters that routes, actions and pages ask for.
   def names
     @names ||=

@@ -8,15 +8,6 @@ require_relative "../support/odd_texts"
 RSpec.describe "a sick piece", :web do
   include RouteWorld
 
-  let(:studio) { make_studio }
-  let(:members) do
-    %w[director choreographer assistant].to_h do |role|
-      [role, make_member(studio, role, person: (teacher if role == "choreographer"))]
-    end
-  end
-  let!(:teacher) { studio.people.create!(name: "Odalys", teaches: true, dances: false, tape: 1) }
-  let!(:piece) { make_piece(studio, make_member(studio, "director", name: "Maker")) }
-  let(:dancer) { make_cast(piece).first }
   let(:pages) { App::Web::Access::RULES.select { |rule| rule.verb == :get && !rule.roles.include?(:anyone) } }
 
   before { sign_in members["director"] }

@@ -34,7 +34,7 @@ module App
           if standing.changed.any?
             return I18n.t(
               "joins.changed_line",
-              edges: standing.changed.map { |edge| I18n.t("joins.edges.#{edge}") }.join(" and ")
+              edges: Shared::Lists.all(standing.changed.map { |edge| I18n.t("joins.edges.#{edge}") })
             )
           end
           return agreed_line(standing.agreement) if standing.agreed?

@@ -12,7 +12,7 @@ module App
 
         def run
           Records::PersonLink.transaction do
-            @person.person_links.live.update_all(revoked_at: @now)
+            @person.person_links.given.update_all(revoked_at: @now)
             _, token = @person.person_links.issue(studio_id: @person.studio_id)
             "#{Settings.app_url}/my/#{token}"
           end

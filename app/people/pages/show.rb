@@ -39,7 +39,7 @@ module App
           I18n.t("people.link_given", day: Shared::Dates.day(live_link.created_at.to_date))
         end
 
-        def live_link = person.person_links.live.order(:id).last
+        def live_link = person.person_links.given.order(:id).last
         def pieces = Records::Piece.where(studio_id: person.studio_id, id: person.castings.pluck(:piece_id)).running
         def tapes = (1..Records::Person::TAPES)
       end

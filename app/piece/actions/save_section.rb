@@ -14,14 +14,7 @@ module App
 
         def run
           today = @section.studio.today(Shared::Clock.now)
-          Shared::WatchAgreements.around(@piece, @member.account, today) do
-            @section.lock!
-            if @params["lock_version"].to_i == @section.lock_version
-              checked
-            else
-              Shared::Result.no({ base: I18n.t("sections.conflict") }, :conflict)
-            end
-          end
+          Shared::EditSection.run(@section, @params["lock_version"], @member.account, today) { checked }
         end
 
         private

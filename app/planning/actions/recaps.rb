@@ -75,7 +75,7 @@ module App
             if names.size > MOST
               "#{names.first(MOST - 1).join(', ')} and #{names.size - MOST + 1} more"
             else
-              names.to_sentence
+              Shared::Lists.all(names)
             end
           I18n.t("tasks.#{each.kind}", names: shown)
         end

@@ -103,7 +103,7 @@ module App
           columns.each_with_index.map do |rehearsal, i|
             date = rehearsal.date
             same = i.positive? && columns[i - 1].date.month == date.month
-            named = same ? "" : head(i, 14, "month", date.strftime("%b"))
+            named = same ? "" : head(i, 14, "month", Shared::Dates.month(date))
             named + head(i, 31, "head", date.day.to_s)
           end.join
         end

@@ -17,14 +17,7 @@ module App
           faults = errors
           return Shared::Result.no(faults) if faults.any?
 
-          Shared::WatchAgreements.around(@piece, @account, @today) do
-            @section.lock!
-            if @params["lock_version"].to_i == @section.lock_version
-              save
-            else
-              Shared::Result.no({ base: I18n.t("sections.conflict") }, :conflict)
-            end
-          end
+          Shared::EditSection.run(@section, @params["lock_version"], @account, @today) { save }
         end
 
         private

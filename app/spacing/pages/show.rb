@@ -144,7 +144,7 @@ module App
         def tight = formation.tight
         def off = formation.off(width, depth)
         def floor = FloorPicture.new(self)
-        def names(ids) = ids.filter_map { |id| people[id]&.first_name }.join(" and ")
+        def names(ids) = Shared::Lists.all(ids.filter_map { |id| people[id]&.first_name })
 
         # What the page's script needs: spots now and before, counts.
         def data

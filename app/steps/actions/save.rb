@@ -22,18 +22,14 @@ module App
           faults.compact!
           return Shared::Result.no({ rows: faults.first }) if faults.any?
 
-          Shared::WatchAgreements.around(@piece, @account, @today, items: [own_item]) do |watch|
-            @section.lock!
-            next conflict if @params["lock_version"].to_i != @section.lock_version
-
-            Shared::Result.ok(save(watch))
-          end
+          Shared::EditSection.run(
+            @section, @params["lock_version"], @account, @today, field: :rows, items: [own_item]
+          ) { |watch| Shared::Result.ok(save(watch)) }
         end
 
         private
 
         def own_item = Core::Values::ItemKey.section(@section.id).to_s
-        def conflict = Shared::Result.no({ rows: I18n.t("sections.conflict") }, :conflict)
 
         def save(watch)
           write(@text.rows)
