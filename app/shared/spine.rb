@@ -43,7 +43,7 @@ module App
       # The longest chain that runs with whom there is, or nil.
       def chain = memo([:chain, @page.piece.setting("ready_share"), present_key]) { longest }
 
-      # "from Overwinter to Waggle Line runs with the whole cast · 2:08"; nil where nothing runs.
+      # "from Overwinter to Waggle Line runs when the whole cast is here · 2:08"; nil where nothing runs.
       def runs_text
         return unless chain
 

@@ -126,7 +126,7 @@ RSpec.describe "screens", :web do
         Date.new(2027, 2, 2)
       ).run
       expect(text("/")).to include("Opening Walk into Spiral: both sides are danced, the join was never made")
-      expect(text("/pieces/#{piece.id}")).to include("Opening Walk runs with the whole cast")
+      expect(text("/pieces/#{piece.id}")).to include("Opening Walk runs when the whole cast is here")
     end
   end
 

@@ -71,13 +71,8 @@ module App
 
         def title(each)
           names = each.tasks.filter_map { |id| @names[id] }.uniq
-          shown =
-            if names.size > MOST
-              "#{names.first(MOST - 1).join(', ')} and #{names.size - MOST + 1} more"
-            else
-              Shared::Lists.all(names)
-            end
-          I18n.t("tasks.#{each.kind}", names: shown)
+          shown = names.size > MOST ? MOST - 1 : MOST
+          I18n.t("tasks.#{each.kind}", names: Shared::Lists.of(names, shown))
         end
 
         def slot(rehearsal, each)
