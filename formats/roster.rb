@@ -3,8 +3,13 @@
 module Formats
   # A roster pasted from a sheet or uploaded as CSV: who dances, in which groups.
   module Roster
-    # Text => Result(people, faults, columns). Nothing is raised: every bad line is named.
-    def self.parse(text, known_groups: []) = Reader.new(text, known_groups:).result
+    # A text or a file's bytes => Result(people, faults, columns, new_groups, lines). Nothing is raised: every line that
+    # is left out is named, and lines {taken:, known:, left_out:, heading:, empty:} add up to those of the file.
+    # known_people: names that are there already; most_groups: how many groups there may be with the known ones.
+    def self.parse(source, **known) = Reader.new(source, **known).result
+
+    # The text in a file's bytes. Raises FaultyFile where it is no text.
+    def self.text(bytes) = Letters.of(bytes)
 
     # [{name:, groups:, leader:, under_eighteen:}] => CSV text.
     def self.render(people)
@@ -27,4 +32,6 @@ module Formats
   end
 end
 
+require_relative "roster/letters"
+require_relative "roster/rows"
 require_relative "roster/reader"

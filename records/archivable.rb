@@ -5,6 +5,7 @@ module Records
   module Archivable
     def archived? = !archived_at.nil?
 
-    def archive_or_restore(now) = update!(archived_at: archived? ? nil : now)
+    # Said twice, the first time counts.
+    def archive_or_restore(away, now) = (update!(archived_at: (now if away)) unless away == archived?)
   end
 end

@@ -12,6 +12,11 @@ module Records
     validates :email, format: { with: Account::EMAIL }
     validates :role, inclusion: { in: Membership::ROLES }
 
+    scope :open, ->(now) { where(accepted_at: nil).where("expires_at > ?", now) }
+
+    # Its link works no longer. One that was accepted, or ended before, stays as it is.
+    def withdraw(now) = self.class.open(now).where(id:).update_all(expires_at: now)
+
     def open?(now) = accepted_at.nil? && expires_at > now
   end
 end

@@ -16,6 +16,9 @@ module Records
 
     def minutes = end_minute - start_minute
 
+    # Said twice, the first time counts.
+    def cancel_or_restore(off, now) = (update!(cancelled_at: (now if off)) unless off == !cancelled_at.nil?)
+
     private
 
     def ends_after_start

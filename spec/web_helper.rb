@@ -13,6 +13,7 @@ NOW = Time.utc(2027, 2, 2, 17, 10)
 BCrypt::Engine.cost = 4
 # What a director asks of the worker is done at once; specs of the job itself run it by hand.
 App::Jobs::WorkOutPlans.run_synchronously = true
+App::Jobs::MailReset.run_synchronously = true
 
 RSpec.configure do |config|
   config.include Studios

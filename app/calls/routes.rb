@@ -9,7 +9,7 @@ module App
         app.allow(:member, get: "/pieces/:piece/calls") do
           page "calls/index", Pages::Index.new(member, local_now, piece:)
         end
-        app.allow :member, post: "/rehearsals/:id/register" do
+        app.allow :member, post: "/rehearsals/:id/register", takes: Shapes::REGISTER do
           rehearsal = find(studio.rehearsals)
           sheet = Pages::CallSheet.new(rehearsal, member, local_now)
           result =
@@ -20,7 +20,7 @@ module App
           say(result.ok? ? t("register.saved") : result.errors[:base])
           redirect "/rehearsals/#{rehearsal.id}/call-sheet#register"
         end
-        app.allow :member, get: "/rehearsals/:id/call-sheet" do
+        app.allow :member, get: "/rehearsals/:id/call-sheet", takes: { print: :text } do
           rehearsal = find(studio.rehearsals)
           page "calls/call_sheet",
                Pages::CallSheet.new(rehearsal, member, local_now),

@@ -21,7 +21,7 @@ module App
       def self.wanted(params) = { state: params["state"], here_only: params["here"] == "1" }
 
       def self.mending(app)
-        app.allow :member, get: "/pieces/:piece/joins/:index/mend" do
+        app.allow :member, get: "/pieces/:piece/joins/:index/mend", takes: Shapes::MEND do
           page "joins/mend",
                found_page(
                  Pages::Mend,
@@ -30,7 +30,7 @@ module App
                  **Routes.wanted(params)
                )
         end
-        app.allow :director, :choreographer, post: "/pieces/:piece/joins/:index/mend" do
+        app.allow :director, :choreographer, post: "/pieces/:piece/joins/:index/mend", takes: Shapes::MEND do
           shown =
             found_page(
               Pages::Mend,
@@ -46,7 +46,7 @@ module App
       end
 
       def self.settling(app)
-        app.allow :member, post: "/pieces/:piece/joins/:index/agree" do
+        app.allow :member, post: "/pieces/:piece/joins/:index/agree", takes: Shapes::AGREEMENT do
           permit Piece::Policy, piece, :tick?
           shown = found_page(Pages::Show, index: number(params["index"]))
           result = Actions::Agree.new(piece, shown.standing, params, account, today).run
@@ -61,7 +61,7 @@ module App
           say t(params["withdraw"] ? "joins.taken_back" : "joins.agreed", count: result.value)
           redirect "/pieces/#{piece.id}/joins/#{shown.index}"
         end
-        app.allow :director, post: "/pieces/:piece/joins/:index/owner" do
+        app.allow :director, post: "/pieces/:piece/joins/:index/owner", takes: Shapes::FACTS do
           permit Piece::Policy, piece, :direct?
           shown = found_page(Pages::Show, index: number(params["index"]))
           Actions::SaveFacts.new(piece, shown.join, params).run
@@ -71,7 +71,7 @@ module App
       end
 
       def self.ends(app)
-        app.allow :director, post: "/pieces/:piece/ends/:which" do
+        app.allow :director, post: "/pieces/:piece/ends/:which", takes: Shapes::ENDS do
           permit Piece::Policy, piece, :direct?
           which = %w[opening ending].find { |each| each == params["which"] } || halt(404)
           result = Actions::SaveEnds.new(piece, which, params).run

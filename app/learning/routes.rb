@@ -11,10 +11,10 @@ module App
 
       def self.registered(app)
         app.helpers About
-        app.allow :member, get: "/pieces/:piece/who-has-it" do
+        app.allow :member, get: "/pieces/:piece/who-has-it", takes: { group: :text, page: :text } do
           page "learning/grid", piece_page(Pages::Grid, group: params["group"], number: params["page"])
         end
-        app.allow :member, get: "/pieces/:piece/cell" do
+        app.allow :member, get: "/pieces/:piece/cell", takes: { person: :text, item: :text, bare: :text } do
           cell = Pages::CellLog.new(piece, number(params["person"]), params["item"], today:)
           halt 404 unless cell.found?
           if params["bare"]
@@ -27,19 +27,10 @@ module App
       end
 
       def self.ticking(app)
-        app.allow :member, post: "/pieces/:piece/ticks" do
+        app.allow :member, post: "/pieces/:piece/ticks", takes: Shapes::TICKS do
           permit Piece::Policy, piece, :tick?
-          sent =
-            if wants_json?
-              json_body
-            else
-              {
-                "cells" => ["#{params['person']}:#{params['item']}"],
-                "rung" => params["rung"],
-                "kind" => params["kind"]
-              }
-            end
-          result = Actions::RecordTicks.new(piece, account, sent, today).run
+          params["cells"] ||= ["#{params['person']}:#{params['item']}"]
+          result = Actions::RecordTicks.new(piece, account, params, today).run
           next json(result.ok? ? { cells: result.value } : result.errors, result.ok? ? 200 : 422) if wants_json?
 
           say(result.ok? ? t("learning.ticked") : result.errors.values.first)

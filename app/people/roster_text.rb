@@ -2,18 +2,25 @@
 
 module App
   module People
-    # What was pasted or uploaded, as text.
+    # What was pasted or uploaded: as text, and read with whom the studio knows.
     module RosterText
-      def self.from(params)
+      module_function
+
+      # The text of a form. Raises Formats::FaultyFile where the file is none.
+      def from(params)
         file = params["file"]
         return params["text"].to_s unless file.is_a?(Hash) && file[:tempfile]&.size&.positive?
 
-        raw = file[:tempfile].read.force_encoding(Encoding::UTF_8)
-        if raw.valid_encoding?
-          raw
-        else
-          raw.force_encoding(Encoding::Windows_1252).encode(Encoding::UTF_8, invalid: :replace, undef: :replace)
-        end
+        Formats::Roster.text(file[:tempfile].read)
+      end
+
+      def read(studio, piece, text)
+        Formats::Roster.parse(
+          text,
+          known_people: studio.people.pluck(:name),
+          known_groups: piece ? piece.groups.map(&:name) : [],
+          most_groups: (Records::Group::MOST if piece)
+        )
       end
     end
   end

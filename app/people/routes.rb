@@ -6,7 +6,7 @@ module App
     module Routes
       def self.registered(app)
         app.allow(:member, get: "/people") { page "people/index", Pages::Index.new(member, today) }
-        app.allow :director, post: "/people" do
+        app.allow :director, post: "/people", takes: Shapes::PERSON do
           result = Actions::Save.new(studio, studio.people.new, params).run
           next page("people/index", Pages::Index.new(member, today, result), status: 422) unless result.ok?
 
@@ -16,7 +16,7 @@ module App
         app.allow(:member, get: "/people/:id") do
           page "people/show", Pages::Show.new(find(studio.people), member, today, link: session.delete("shown_link"))
         end
-        app.allow :director, post: "/people/:id" do
+        app.allow :director, post: "/people/:id", takes: Shapes::PERSON do
           result = Actions::Save.new(studio, find(studio.people), params).run
           unless result.ok?
             next page("people/show", Pages::Show.new(result.value, member, today, errors: result.errors), status: 422)
@@ -30,7 +30,7 @@ module App
       end
 
       def self.presence(app)
-        app.allow :director, :assistant, post: "/people/:id/absences" do
+        app.allow :director, :assistant, post: "/people/:id/absences", takes: Shapes::ABSENCE do
           person = find(studio.people)
           result = Actions::AddAbsence.new(person, params).run
           unless result.ok?
@@ -48,7 +48,7 @@ module App
           find(person.absences, params["absence"]).destroy!
           redirect "/people/#{person.id}#dates"
         end
-        app.allow :director, :assistant, post: "/people/:id/visits" do
+        app.allow :director, :assistant, post: "/people/:id/visits", takes: { dates: :text, was: :text } do
           person = find(studio.people)
           result = Actions::SetVisits.new(person, params["dates"]).run
           say(result.ok? ? t("people.dates_saved") : result.errors[:dates])
@@ -68,11 +68,11 @@ module App
           say t("people.link_revoked", name: person.name)
           redirect "/people/#{person.id}#link"
         end
-        app.allow :director, post: "/people/:id/archive" do
+        app.allow :director, post: "/people/:id/archive", takes: { to: :text } do
           person = find(studio.people)
-          person.archive_or_restore(Shared::Clock.now)
+          person.archive_or_restore(wanted?, Shared::Clock.now)
           say t(person.archived_at ? "people.archived" : "people.back", name: person.name),
-              undo: ("/people/#{person.id}/archive" if person.archived_at)
+              undo: ("/people/#{person.id}/archive?to=no" if person.archived_at)
           redirect "/people"
         end
       end

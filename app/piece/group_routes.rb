@@ -6,20 +6,20 @@ module App
     module GroupRoutes
       def self.registered(app)
         app.allow(:member, get: "/pieces/:piece/groups") { page "piece/groups", piece_page(Pages::Groups) }
-        app.allow :director, post: "/pieces/:piece/groups" do
+        app.allow :director, post: "/pieces/:piece/groups", takes: { name: :text } do
           permit Policy, piece, :direct?
           result = Actions::SaveGroups.new(piece, params).add
           next page("piece/groups", piece_page(Pages::Groups, errors: result.errors), status: 422) unless result.ok?
 
           redirect "/pieces/#{piece.id}/groups"
         end
-        app.allow :director, post: "/pieces/:piece/cast" do
+        app.allow :director, post: "/pieces/:piece/cast", takes: { groups: :texts, cast: :choices, was: :text } do
           permit Policy, piece, :direct?
           Actions::SaveGroups.new(piece, params).cast
           say t("groups.saved")
           redirect "/pieces/#{piece.id}/groups"
         end
-        app.allow :director, post: "/pieces/:piece/groups/:id" do
+        app.allow :director, post: "/pieces/:piece/groups/:id", takes: { name: :text, leader: :text, was: :text } do
           permit Policy, piece, :direct?
           result = Actions::SaveGroups.new(piece, params).change(find(piece.groups))
           next page("piece/groups", piece_page(Pages::Groups, errors: result.errors), status: 422) unless result.ok?

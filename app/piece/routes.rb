@@ -12,34 +12,34 @@ module App
 
       def self.starting(app)
         app.allow(:director, get: "/pieces/new") { page "piece/new", Pages::New.new(studio) }
-        app.allow :director, post: "/pieces/preview" do
+        app.allow :director, post: "/pieces/preview", takes: Shapes::LINES do
           headers "x-sequence" => params["sequence"].to_s[0, 12]
           erb :"piece/_structure_preview",
               layout: false,
               locals: { preview: Pages::StructurePreview.of(studio, params) }
         end
-        app.allow :director, post: "/pieces" do
+        app.allow :director, post: "/pieces", takes: Shapes::LINES do
           action = Actions::Create.new(member, params)
           next page("piece/new", Pages::New.new(studio, params, action.errors), status: 422) if action.errors.any?
 
-          submit_once { "/pieces/#{action.run.id}" }
+          redirect "/pieces/#{action.run.id}"
         end
       end
 
       def self.showing(app)
         app.allow(:member, get: "/pieces/:piece") { page "piece/share_out", piece_page(Pages::ShareOut) }
-        app.allow :director, post: "/pieces/:piece/archive" do
+        app.allow :director, post: "/pieces/:piece/archive", takes: { to: :text } do
           permit Policy, piece, :archive?
-          piece.archive_or_restore(Shared::Clock.now)
+          piece.archive_or_restore(wanted?, Shared::Clock.now)
           say t(piece.archived? ? "pieces.archived" : "pieces.back", title: piece.title),
-              undo: ("/pieces/#{piece.id}/archive" if piece.archived?)
+              undo: ("/pieces/#{piece.id}/archive?to=no" if piece.archived?)
           redirect "/"
         end
       end
 
       def self.music(app)
         app.allow(:member, get: "/pieces/:piece/music") { page "piece/music", piece_page(Pages::Music) }
-        app.allow :director, post: "/pieces/:piece/music" do
+        app.allow :director, post: "/pieces/:piece/music", takes: Shapes::MUSIC do
           permit Policy, piece, :direct?
           result = Actions::SaveMusic.new(piece, params, account).run
           unless result.ok?
@@ -49,7 +49,7 @@ module App
           say(params["cut"] ? t("music.cut_taken", count: result.value) : t("music.saved"))
           redirect "/pieces/#{piece.id}/music"
         end
-        app.allow :director, post: "/pieces/:piece/music/cut" do
+        app.allow :director, post: "/pieces/:piece/music/cut", takes: Shapes::MUSIC do
           permit Policy, piece, :direct?
           action = Actions::SaveMusic.new(piece, params, account)
           if action.faults.any?
@@ -58,8 +58,8 @@ module App
 
           page "piece/music_cut", piece_page(Pages::MusicCut, typed: params, track: action.cut_track)
         end
-        app.allow :member, post: "/taps" do
-          answer = Actions::TapTempo.new(json_body["taps"]).run
+        app.allow :member, post: "/taps", takes: { taps: :numbers } do
+          answer = Actions::TapTempo.new(params["taps"]).run
           json(answer.ok? ? answer.value : answer.errors, answer.ok? ? 200 : 422)
         end
       end

@@ -8,7 +8,7 @@ module App
         app.allow :member, get: "/pieces/:piece/sections/:id" do
           page "piece/section", piece_page(Pages::Section, section: find(piece.sections))
         end
-        app.allow :director, :choreographer, post: "/pieces/:piece/sections/:id" do
+        app.allow :director, :choreographer, post: "/pieces/:piece/sections/:id", takes: Shapes::SECTION do
           section = find(piece.sections)
           permit Steps::Policy, section, :edit?
           result = Actions::SaveSection.new(section, params, member).run
@@ -28,19 +28,19 @@ module App
       end
 
       def self.corrections(app)
-        app.allow :member, post: "/pieces/:piece/sections/:id/corrections" do
+        app.allow :member, post: "/pieces/:piece/sections/:id/corrections", takes: Shapes::CORRECTION do
           permit Policy, piece, :tick?
           section = find(piece.sections)
           result = Steps::Actions::AddCorrection.new(section, params, account).run
           say result.errors[:text] unless result.ok?
           redirect "/pieces/#{piece.id}/steps?section=#{section.id}"
         end
-        app.allow :member, post: "/pieces/:piece/corrections/:id/settle" do
+        app.allow :member, post: "/pieces/:piece/corrections/:id/settle", takes: { to: :text } do
           permit Policy, piece, :tick?
           correction = find(studio.corrections.where(section_id: piece.sections.ids))
-          correction.update!(settled_at: correction.settled_at ? nil : Shared::Clock.now)
+          correction.update!(settled_at: (correction.settled_at || Shared::Clock.now if wanted?))
           say t(correction.settled_at ? "corrections.settled" : "corrections.back"),
-              undo: ("/pieces/#{piece.id}/corrections/#{correction.id}/settle" if correction.settled_at)
+              undo: ("/pieces/#{piece.id}/corrections/#{correction.id}/settle?to=no" if correction.settled_at)
           redirect "/pieces/#{piece.id}/steps?section=#{correction.section_id}"
         end
       end

@@ -11,7 +11,7 @@ module App
 
       def self.lines(app)
         app.allow(:director, get: "/pieces/:piece/structure") { page "piece/structure", piece_page(Pages::Structure) }
-        app.allow :director, post: "/pieces/:piece/structure" do
+        app.allow :director, post: "/pieces/:piece/structure", takes: Shapes::LINES do
           permit Policy, piece, :direct?
           result = Actions::SaveStructure.new(piece, params, account).run
           unless result.ok?
@@ -35,7 +35,7 @@ module App
       end
 
       def self.links(app)
-        app.allow :director, post: "/pieces/:piece/links" do
+        app.allow :director, post: "/pieces/:piece/links", takes: { section: :text } do
           permit Policy, piece, :direct?
           undo = Actions::ArrangeLinks.new(piece, account).add(find(piece.sections, params["section"]))
           say(t("structure.placed"), undo:)

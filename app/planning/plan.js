@@ -58,7 +58,7 @@ document.addEventListener("alpine:init", () => {
       const answer = await fetch(`${this.$root.dataset.move}${slot.dataset.slot}/pin`, {
         method: "POST",
         headers: headers(),
-        body: "{}",
+        body: JSON.stringify({ to: slot.classList.contains("pinned") ? "no" : "yes" }),
       }).catch(() => null);
       if (!answer || !answer.ok) {
         this.told = "That could not be pinned.";

@@ -14,14 +14,12 @@ module App
 
       def self.making(app)
         app.allow(:member, get: "/pieces/:piece/plan") { page "planning/show", piece_page(Pages::Show) }
-        app.allow :director, post: "/pieces/:piece/plan" do
+        app.allow :director, post: "/pieces/:piece/plan", takes: Shapes::ASKED do
           permit Piece::Policy, piece, :direct?
-          submit_once do
-            Actions::AskForPlans.new(piece, account, "plan", params).run
-            "/pieces/#{piece.id}/plan"
-          end
+          Actions::AskForPlans.new(piece, account, "plan", params).run
+          redirect "/pieces/#{piece.id}/plan"
         end
-        app.allow :director, post: "/pieces/:piece/plan/wishes" do
+        app.allow :director, post: "/pieces/:piece/plan/wishes", takes: Shapes::WISHES do
           permit Piece::Policy, piece, :direct?
           result = Actions::SaveWishes.new(piece, params).run
           say(result.ok? ? t("plans.wishes_saved") : result.errors.values.first)
@@ -51,13 +49,11 @@ module App
           "schools" => Pages::Schools }.each do |kind, page|
           path = "/pieces/:piece/plan/#{page::PATH}"
           app.allow(:director, get: path) { page "planning/#{kind}", piece_page(page) }
-          app.allow :director, post: path do
+          app.allow :director, post: path, takes: Shapes::ASKED do
             permit Piece::Policy, piece, :direct?
             halt 404 if kind == "what_if" && !Reading::WhatIfChange.new(piece, params).valid?
-            submit_once do
-              Actions::AskForPlans.new(piece, account, kind, params).run
-              "/pieces/#{piece.id}/plan/#{page::PATH}"
-            end
+            Actions::AskForPlans.new(piece, account, kind, params).run
+            redirect "/pieces/#{piece.id}/plan/#{page::PATH}"
           end
         end
         taking(app)
@@ -72,16 +68,14 @@ module App
           find(piece.plan_offers).stop
           redirect "/pieces/#{piece.id}/plan"
         end
-        app.allow :director, post: "/pieces/:piece/plan/offers/:id/take" do
+        app.allow :director, post: "/pieces/:piece/plan/offers/:id/take", takes: { way: :text } do
           permit Piece::Policy, piece, :direct?
           offer = find(piece.plan_offers)
-          submit_once do
-            result = Actions::TakeOffer.new(offer, params["way"].to_s, account).run
-            say(result.ok? ? t("offers.taken.#{offer.kind}") : result.errors[:base])
-            again = Actions::AskForPlans.new(piece, account, offer.kind, offer.asked) if result.value == :stale
-            again&.run
-            "/pieces/#{piece.id}/plan#{"/#{Pages::Offer.path_of(offer.kind)}" if again}"
-          end
+          result = Actions::TakeOffer.new(offer, params["way"].to_s, account).run
+          say(result.ok? ? t("offers.taken.#{offer.kind}") : result.errors[:base])
+          again = Actions::AskForPlans.new(piece, account, offer.kind, offer.asked) if result.value == :stale
+          again&.run
+          redirect "/pieces/#{piece.id}/plan#{"/#{Pages::Offer.path_of(offer.kind)}" if again}"
         end
       end
 
@@ -96,21 +90,20 @@ module App
       end
 
       def self.moving(app)
-        app.allow :director, post: "/pieces/:piece/slots/:id/move" do
+        app.allow :director, post: "/pieces/:piece/slots/:id/move", takes: { rehearsal: :whole } do
           permit Piece::Policy, piece, :direct?
-          sent = wants_json? ? json_body : params
           slot = find(studio.slots.where(plan_id: piece.latest_plan&.id).work)
           result =
-            Actions::MoveSlot.new(slot, find(studio.rehearsals.standing, sent["rehearsal"]), account, local_now).run
+            Actions::MoveSlot.new(slot, find(studio.rehearsals.standing, params["rehearsal"]), account, local_now).run
           next json(result.ok? ? { moved: true } : result.errors, result.ok? ? 200 : 422) if wants_json?
 
           say(result.ok? ? t("moves.done") : result.errors[:base])
           redirect "/pieces/#{piece.id}/plan"
         end
-        app.allow :director, post: "/pieces/:piece/slots/:id/pin" do
+        app.allow :director, post: "/pieces/:piece/slots/:id/pin", takes: { to: :text } do
           permit Piece::Policy, piece, :direct?
           slot = find(studio.slots.where(plan_id: piece.latest_plan&.id).work)
-          slot.update!(pinned: !slot.pinned)
+          slot.update!(pinned: wanted?)
           wants_json? ? json({ pinned: slot.pinned }) : redirect("/pieces/#{piece.id}/plan")
         end
       end

@@ -8,6 +8,7 @@ module App
       BLOCKING = %i[
         no_name
         long_name
+        long_teacher
         unknown_repeat
         too_many_lines
         other_length

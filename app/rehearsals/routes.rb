@@ -6,7 +6,7 @@ module App
     module Routes
       def self.registered(app)
         app.allow(:member, get: "/rehearsals") { page "rehearsals/index", Pages::Index.new(member, local_now) }
-        app.allow :director, post: "/rehearsals" do
+        app.allow :director, post: "/rehearsals", takes: Shapes::REHEARSALS do
           result = Actions::Add.new(studio, params).run
           unless result.ok?
             next page(
@@ -19,14 +19,14 @@ module App
           say t("rehearsals.added", count: result.value)
           redirect "/rehearsals"
         end
-        app.allow :director, post: "/rehearsals/:id/cancel" do
+        app.allow :director, post: "/rehearsals/:id/cancel", takes: { to: :text } do
           rehearsal = find(studio.rehearsals)
-          rehearsal.update!(cancelled_at: rehearsal.cancelled_at ? nil : Shared::Clock.now)
+          rehearsal.cancel_or_restore(wanted?, Shared::Clock.now)
           say t(rehearsal.cancelled_at ? "rehearsals.cancelled" : "rehearsals.back", day: day(rehearsal.date)),
-              undo: ("/rehearsals/#{rehearsal.id}/cancel" if rehearsal.cancelled_at)
+              undo: ("/rehearsals/#{rehearsal.id}/cancel?to=no" if rehearsal.cancelled_at)
           redirect "/rehearsals"
         end
-        app.allow :director, post: "/rooms" do
+        app.allow :director, post: "/rooms", takes: { room: :text, capacity: :text, area: :text } do
           result = Actions::AddRoom.new(studio, params).run
           unless result.ok?
             next page(
@@ -38,11 +38,11 @@ module App
 
           redirect "/rehearsals#rooms"
         end
-        app.allow :director, post: "/rooms/:id/archive" do
+        app.allow :director, post: "/rooms/:id/archive", takes: { to: :text } do
           room = find(studio.rooms)
-          room.archive_or_restore(Shared::Clock.now)
+          room.archive_or_restore(wanted?, Shared::Clock.now)
           say t(room.archived_at ? "rehearsals.room_gone" : "rehearsals.room_back", name: room.name),
-              undo: ("/rooms/#{room.id}/archive" if room.archived_at)
+              undo: ("/rooms/#{room.id}/archive?to=no" if room.archived_at)
           redirect "/rehearsals#rooms"
         end
       end

@@ -14,14 +14,23 @@ module App
             .tap { |shown| permit Steps::Policy, shown.row, :edit? }
         end
 
-        def save_floor(shown, formation, version: nil)
-          Actions::SaveFormation.new(piece, shown.link.link, shown.moment).run(formation, version:)
+        def save_floor(shown, formation)
+          Actions::SaveFormation
+            .new(piece, shown.link.link, shown.moment)
+            .run(formation, version: params["version"].to_i)
+        end
+
+        # Where somebody else placed people meanwhile, nothing is written over theirs, and the page says so.
+        def back_to_floor(shown, result = nil, done = nil)
+          text = result && !result.ok? ? result.errors[:base] : done
+          say text if text
+          redirect "/pieces/#{piece.id}/spacing?at=#{shown.index}&moment=#{shown.moment_key}"
         end
       end
 
       def self.registered(app)
         app.helpers About
-        app.allow :member, get: "/pieces/:piece/spacing" do
+        app.allow :member, get: "/pieces/:piece/spacing", takes: Shapes::SHOWN do
           page "spacing/show",
                piece_page(
                  Pages::Show,
@@ -31,7 +40,7 @@ module App
                  seen: params["seen"]
                )
         end
-        app.allow :member, get: "/pieces/:piece/holes" do
+        app.allow :member, get: "/pieces/:piece/holes", takes: { out: :texts, print: :text } do
           page "spacing/holes",
                piece_page(Pages::Holes, out: params["out"]),
                layout: params["print"] ? :paper : :layout,
@@ -43,7 +52,7 @@ module App
       end
 
       def self.parts(app)
-        app.allow :director, :choreographer, post: "/pieces/:piece/sections/:id/parts" do
+        app.allow :director, :choreographer, post: "/pieces/:piece/sections/:id/parts", takes: Shapes::PARTS do
           section = find(piece.sections)
           permit Steps::Policy, section, :edit?
           way = Actions::SpreadParts::WAYS.find { |each| each == params["way"] }
@@ -68,11 +77,9 @@ module App
       end
 
       def self.formations(app)
-        app.allow :director, :choreographer, post: "/pieces/:piece/links/:id/formation" do
-          sent = wants_json? ? json_body : {}
-          params["moment"] = sent["moment"]
+        app.allow :director, :choreographer, post: "/pieces/:piece/links/:id/formation", takes: Shapes::SPOTS do
           shown = floor_page
-          result = save_floor(shown, SentSpots.new(piece, sent["spots"]).formation, version: sent["version"].to_i)
+          result = save_floor(shown, SentSpots.new(piece, params["spots"]).formation)
           next json(result.errors, 409) unless result.ok?
 
           fresh =
@@ -85,31 +92,33 @@ module App
             )
           json({ version: result.value.lock_version, html: part("spacing/floor_facts", page: fresh) })
         end
-        app.allow :director, :choreographer, post: "/pieces/:piece/links/:id/formation/remove" do
+        app.allow :director, :choreographer,
+                  post: "/pieces/:piece/links/:id/formation/remove", takes: Shapes::MOMENT do
           shown = floor_page
-          Actions::SaveFormation.new(piece, shown.link.link, shown.moment).remove
-          redirect "/pieces/#{piece.id}/spacing?at=#{shown.index}&moment=#{shown.moment_key}"
+          result =
+            Actions::SaveFormation.new(piece, shown.link.link, shown.moment).remove(version: params["version"].to_i)
+          back_to_floor(shown, result)
         end
       end
 
       def self.patterns(app)
-        app.allow :director, :choreographer, post: "/pieces/:piece/links/:id/formation/pattern" do
+        app.allow :director, :choreographer,
+                  post: "/pieces/:piece/links/:id/formation/pattern", takes: Shapes::PATTERN do
           shown = floor_page
-          save_floor(shown, Actions::MakeFormation.new(shown, params).formation)
-          redirect "/pieces/#{piece.id}/spacing?at=#{shown.index}&moment=#{shown.moment_key}"
+          back_to_floor(shown, save_floor(shown, Actions::MakeFormation.new(shown, params).formation))
         end
-        app.allow :director, :choreographer, post: "/pieces/:piece/links/:id/formation/assign" do
+        app.allow :director, :choreographer,
+                  post: "/pieces/:piece/links/:id/formation/assign", takes: Shapes::MOMENT do
           shown = floor_page
-          result =
-            if shown.before.empty?
-              nil
-            else
-              save_floor(shown, Actions::AssignSpots.new(shown.before, shown.formation).formation)
-            end
-          say t(result ? "floor.assigned" : "floor.from_nowhere")
-          redirect "/pieces/#{piece.id}/spacing?at=#{shown.index}&moment=#{shown.moment_key}"
+          if shown.before.empty?
+            say t("floor.from_nowhere")
+            back_to_floor(shown)
+          else
+            spots = Actions::AssignSpots.new(shown.before, shown.formation).formation
+            back_to_floor(shown, save_floor(shown, spots), t("floor.assigned"))
+          end
         end
-        app.allow :director, post: "/pieces/:piece/floor" do
+        app.allow :director, post: "/pieces/:piece/floor", takes: { width: :text, depth: :text, was: :text } do
           permit Piece::Policy, piece, :direct?
           size = %w[width depth].to_h { |name| [name, Float(params[name].to_s, exception: false)] }
           fits = size.values.all? { |metres| metres&.between?(3, 30) }

@@ -5,12 +5,12 @@ module App
     # What happens on every count: a section's eights as typed, and the body they imply.
     module Routes
       def self.registered(app)
-        app.allow(:member, get: "/pieces/:piece/steps") do
+        app.allow(:member, get: "/pieces/:piece/steps", takes: { section: :text, version: :text }) do
           page "steps/show", piece_page(Pages::Show, section: params["section"], version: params["version"])
         end
         differences(app)
         versions(app)
-        app.allow :director, :choreographer, post: "/pieces/:piece/steps/preview" do
+        app.allow :director, :choreographer, post: "/pieces/:piece/steps/preview", takes: Shapes::PREVIEW do
           headers "x-sequence" => params["sequence"].to_s[0, 12]
           erb :"steps/_preview",
               layout: false,
@@ -18,7 +18,7 @@ module App
                 page: piece_page(Pages::Show, section: params["section"], version: params["version"], typed: params)
               }
         end
-        app.allow :director, :choreographer, post: "/pieces/:piece/sections/:id/steps" do
+        app.allow :director, :choreographer, post: "/pieces/:piece/sections/:id/steps", takes: Shapes::ROWS do
           section = find(piece.sections)
           permit Policy, section, :edit?
           result = Actions::Save.new(section, params, account, today).run
@@ -35,7 +35,8 @@ module App
 
       # A version of a section: what is danced instead, eight by eight, and by whom.
       def self.versions(app)
-        app.allow :director, :choreographer, post: "/pieces/:piece/sections/:id/versions/:kind" do
+        app.allow :director, :choreographer,
+                  post: "/pieces/:piece/sections/:id/versions/:kind", takes: Shapes::VERSION do
           section = find(piece.sections)
           permit Policy, section, :edit?
           kind = Records::Version::KINDS.find { |each| each == params["kind"] } || halt(404)
@@ -59,7 +60,7 @@ module App
         app.allow :member, get: "/pieces/:piece/links/:id/changes" do
           page "steps/difference", piece_page(Pages::Difference, link: find(piece.links))
         end
-        app.allow :director, :choreographer, post: "/pieces/:piece/links/:id/changes" do
+        app.allow :director, :choreographer, post: "/pieces/:piece/links/:id/changes", takes: Shapes::ROWS do
           link = find(piece.links)
           permit Policy, link.section, :edit?
           result = Actions::SaveDifference.new(link, params, account, today).run

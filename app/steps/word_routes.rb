@@ -6,7 +6,7 @@ module App
     module WordRoutes
       def self.registered(app)
         app.allow(:member, get: "/pieces/:piece/names") { page "steps/names", piece_page(Pages::Names) }
-        app.allow :director, :choreographer, post: "/pieces/:piece/names" do
+        app.allow :director, :choreographer, post: "/pieces/:piece/names", takes: Shapes::WORD do
           result = Actions::AddOwnStep.new(studio, params).run
           unless result.ok?
             next page("steps/names", piece_page(Pages::Names, typed: params, errors: result.errors), status: 422)

@@ -20,7 +20,7 @@ module App
 
       def self.settings(app)
         app.allow(:member, get: "/settings") { page "studio/settings", Pages::Settings.new(member) }
-        app.allow :director, post: "/settings" do
+        app.allow :director, post: "/settings", takes: Shapes::SETTINGS do
           result = Actions::ChangeSettings.new(studio, params).run
           next page("studio/settings", Pages::Settings.new(member, result.errors), status: 422) unless result.ok?
 

@@ -3,7 +3,6 @@
 require "sinatra/base"
 require "rack/protection"
 require "rack/session"
-require "rack/attack"
 require "rack/timeout/base"
 require "erubi"
 require "pundit"
@@ -29,8 +28,9 @@ module App
       set :raise_errors, false
       set :host_authorization, permitted_hosts: Settings.production? ? [URI(Settings.app_url).host] : []
       set :strict_paths, false
+      set :absolute_redirects, false
 
-      helpers Helpers::Identity, Helpers::Html, Helpers::Flow
+      helpers Helpers::Identity, Helpers::Html, Helpers::Flow, Helpers::Gate
 
       # "steps/show" is app/steps/views/show.erb; a layout's bare name stands in this room.
       helpers do
@@ -39,8 +39,6 @@ module App
           yield File.join(views, room || "web", "views", "#{file}.erb")
         end
       end
-
-      before { @params = Sinatra::IndifferentHash.new.merge(PermittedParameters.form(params)) }
 
       register Health::Routes
       register Doors::Routes

@@ -17,6 +17,7 @@ module Core
     class StructureReader
       MAX_LINES = 300
       MAX_NAME = 60
+      MAX_PERSON = 80
       Sketch = Struct.new(:name, :rows, :teacher, :line, keyword_init: true)
       SketchLink = Struct.new(:section, :mirrored, :changed, :line, keyword_init: true)
       Finding = Struct.new(:line, :kind, :subject, :hint, keyword_init: true)
@@ -98,6 +99,8 @@ module Core
       def teacher(line)
         return unless line.teacher
 
+        return note(line.number, :long_teacher, MAX_PERSON) if line.teacher.length > MAX_PERSON
+
         known = @teachers[fold(line.teacher)] || by_first_name(line.teacher)
         note(line.number, :new_teacher, line.teacher, suggestion(line.teacher, @teachers.values)) unless known
         @teachers[fold(line.teacher)] = line.teacher unless known
@@ -116,7 +119,11 @@ module Core
 
       def suggestion(name, among) = DidYouMean::SpellChecker.new(dictionary: among).correct(name).first
 
-      def note(line, kind, subject, hint = nil) = @findings << Finding.new(line:, kind:, subject:, hint:)
+      # Notes a finding; answers nil, which is what a line has that cannot be taken.
+      def note(line, kind, subject, hint = nil)
+        @findings << Finding.new(line:, kind:, subject:, hint:)
+        nil
+      end
 
       def fold(name) = name.to_s.unicode_normalize(:nfkc).downcase.gsub(/\s+/, " ").strip
     end

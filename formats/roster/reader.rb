@@ -1,63 +1,67 @@
 # frozen_string_literal: true
 
+require "set"
+
 module Formats
   module Roster
-    # Reads a roster: finds the separator and the columns, names bad lines by number.
+    # Reads a roster: finds the letters, the separator and the columns, and accounts for every line.
     class Reader
       MAX_LINES = 600
       MAX_NAME = 80
+      MAX_GROUP = 40
       COLUMNS = { name: /\A(?:name|full name|dancer|student|who)\z/i, first: /\A(?:first|first name|given name)\z/i,
                   last: /\A(?:last|last name|surname|family name)\z/i, groups: /\A(?:groups?|class|line|team)\z/i,
                   leader: /\A(?:leader|captain)\z/i, adult: /\A(?:adult|over 18|18\+)\z/i }.freeze
       YES = /\A(?:y|yes|x|true|1|leader)\z/i
-      Person = Struct.new(:name, :groups, :leader, :adult, :line, keyword_init: true)
-      Fault = Struct.new(:line, :kind, :subject, keyword_init: true)
-      Result = Struct.new(:people, :faults, :columns, :new_groups, keyword_init: true)
+      Person = Struct.new(:name, :groups, :leader, :adult, :line, :lines, :known, keyword_init: true)
+      Fault = Struct.new(:line, :kind, :subject, :lines, keyword_init: true)
+      # people: those taken and those there already (known); lines: how many lines of the file are what.
+      Result = Struct.new(:people, :faults, :columns, :new_groups, :lines, keyword_init: true) do
+        def fresh = people.reject(&:known)
+        def known = people.select(&:known)
+      end
 
-      def initialize(text, known_groups: [])
-        @text = text.to_s.dup.force_encoding(Encoding::UTF_8).scrub("?").delete_prefix("\uFEFF")
-        @known = known_groups.map(&:downcase)
+      def initialize(source, known_people: [], known_groups: [], most_groups: nil)
+        @source = source
+        @known = known_people.to_set { |name| fold(name) }
+        @groups = known_groups.to_set { |name| fold(name) }
+        @most_groups = most_groups
         @faults = []
+        @new_groups = []
+        @names = Set.new
       end
 
       def result
-        rows = numbered
-        @columns = header(rows.first&.last) || { name: 0, groups: 1, leader: 2 }
-        rows = rows.drop(1) if header(rows.first&.last)
-        people = rows.filter_map { |line, cells| person(line, cells) }
-        Result.new(
-          people: without_twins(people),
-          faults: @faults,
-          columns: @columns.keys,
-          new_groups: new_groups(people)
-        )
+        empty, filled = Rows.new(Letters.of(@source)).all.partition { |row| row.cells&.all?(&:empty?) }
+        heading = header(filled.first&.cells)
+        @columns = heading || { name: 0, groups: 1, leader: 2 }
+        people = within_limit(filled.drop(heading ? 1 : 0)).filter_map { |row| person(row) }
+        answer(people, heading: heading ? filled.first.lines.size : 0, empty: lines(empty))
+      rescue FaultyFile
+        fault(1..1, :no_text, "")
+        @columns = {}
+        answer([], heading: 0, empty: 0)
       end
 
       private
 
-      def numbered
-        lines = @text.lines.map(&:chomp)
-        filled = lines.each_with_index.reject { |line, _| line.strip.empty? }
-        fault(filled[MAX_LINES].last + 1, :too_many_lines, MAX_LINES) if filled.size > MAX_LINES
-        filled.first(MAX_LINES).filter_map { |line, i| cells(line, i + 1) }
+      def lines(some) = some.sum { |each| each.lines.size }
+
+      def answer(people, heading:, empty:)
+        known, taken = people.partition(&:known)
+        Result.new(
+          people:,
+          faults: @faults,
+          columns: @columns.keys,
+          new_groups: @new_groups,
+          lines: { taken: lines(taken), known: lines(known), left_out: lines(@faults), heading:, empty: }
+        )
       end
 
-      def cells(line, number)
-        [
-          number,
-          CSV.parse_line(line, col_sep: separator, liberal_parsing: true)
-            .map { |cell| cell.to_s.strip.delete_prefix("'") }
-        ]
-      rescue CSV::MalformedCSVError
-        fault(number, :unreadable, line[0, 40])
-        nil
-      end
-
-      def separator
-        @separator ||=
-          ["\t", ";", ","].max_by do |mark|
-            [@text.lines.first(20).count { |line| line.include?(mark) }, mark == "," ? 1 : 0]
-          end
+      def within_limit(rows)
+        rest = rows.drop(MAX_LINES)
+        fault(rest.flat_map { |row| row.lines.to_a }, :too_many_lines, MAX_LINES) if rest.any?
+        rows.first(MAX_LINES)
       end
 
       def header(cells)
@@ -68,42 +72,51 @@ module Formats
         found if found.key?(:name) || found.key?(:first)
       end
 
-      def person(line, cells)
-        name = full_name(cells)
-        return fault(line, :no_name, cells.join(", ")[0, 40]) if name.empty?
-        return fault(line, :long_name, name[0, 40]) if name.length > MAX_NAME
+      def person(row)
+        return fault(row.lines, :unreadable, row.text[0, 40]) unless row.cells
 
+        name = full_name(row.cells)
+        groups = groups(row.cells)
+        problem = problem(name, groups)
+        return fault(row.lines, problem, problem == :no_name ? row.cells.join(", ")[0, 40] : name[0, 40]) if problem
+
+        take(row, name, groups)
+      end
+
+      def problem(name, groups)
+        return :no_name unless name.match?(/[[:alnum:]]/)
+        return :long_name if name.length > MAX_NAME
+        return :twice if @names.include?(fold(name))
+        return :long_group if groups.any? { |group| group.length > MAX_GROUP }
+
+        :too_many_groups if @most_groups && (@groups | groups.map { |group| fold(group) }).size > @most_groups
+      end
+
+      def take(row, name, groups)
+        @names << fold(name)
+        groups.each { |group| @new_groups << group if @groups.add?(fold(group)) }
         Person.new(
           name:,
-          groups: groups(cells),
-          leader: cell(cells, :leader).match?(YES),
-          adult: cell(cells, :adult).match?(YES),
-          line:
+          groups:,
+          leader: cell(row.cells, :leader).match?(YES),
+          adult: cell(row.cells, :adult).match?(YES),
+          line: row.lines.first,
+          lines: row.lines,
+          known: @known.include?(fold(name))
         )
       end
 
       def full_name(cells)
         name = cell(cells, :name)
-        name = [cell(cells, :first), cell(cells, :last)].reject(&:empty?).join(" ") if name.empty?
-        name.gsub(/\s+/, " ")
+        name.empty? ? [cell(cells, :first), cell(cells, :last)].reject(&:empty?).join(" ") : name
       end
 
       def cell(cells, column) = @columns[column] ? cells[@columns[column]].to_s : ""
-      def groups(cells) = cell(cells, :groups).split(%r{\s*[;/+&,]\s*}).reject(&:empty?).map { |group| group[0, 40] }
+      def groups(cells) = cell(cells, :groups).split(%r{\s*[;/+&,]\s*}).reject(&:empty?).uniq { |group| fold(group) }
+      def fold(name) = name.downcase
 
-      def without_twins(people)
-        people.group_by { |person| person.name.downcase }.flat_map do |_, same|
-          same.drop(1).each { |twin| fault(twin.line, :twice, twin.name) }
-          same.first(1)
-        end
-      end
-
-      def new_groups(people)
-        people.flat_map(&:groups).uniq(&:downcase).reject { |group| @known.include?(group.downcase) }
-      end
-
-      def fault(line, kind, subject)
-        @faults << Fault.new(line:, kind:, subject:)
+      def fault(lines, kind, subject)
+        @faults << Fault.new(line: lines.first, kind:, subject:, lines:)
         nil
       end
     end

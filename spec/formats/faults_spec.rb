@@ -202,20 +202,6 @@ RSpec.describe Formats do
 
   def section_of(name) = Core::Piece::Section.new(id: name, name:, rows: [Core::Piece::Row.new(counts: 8)])
 
-  describe Formats::Roster do
-    it "cuts no name short in silence, and writes what a spreadsheet reads back" do
-      result = described_class.parse("Name,Group\n#{'A' * 200},Scouts\nAda Quill,Scouts")
-      expect([result.people.map(&:name), result.faults.map { |fault| [fault.line, fault.kind] }]).to eq [
-        ["Ada Quill"],
-        [[2, :long_name]]
-      ]
-      written = described_class.render([{ name: "Ada Quill", groups: %w[Scouts Solo], leader: false, adult: true }])
-      expect(described_class.parse(written).people.map { |person| [person.name, person.groups, person.adult] }).to eq [
-        ["Ada Quill", %w[Scouts Solo], true]
-      ]
-    end
-  end
-
   describe Formats::Times do
     it "reads clocks up to midnight, and writes seconds below zero" do
       expect(["24:00", "24:01", "7:05", "x"].map { |text| described_class.minutes(text) }).to eq [1440, nil, 425, nil]

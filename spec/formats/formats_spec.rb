@@ -120,20 +120,6 @@ RSpec.describe Formats do
     end
   end
 
-  describe Formats::Roster do
-    it "finds separator and columns, names bad lines, keeps formulas from spreadsheets" do
-      result = described_class.parse("First name\tSurname\tGroup\nAda\tQuill\tScouts; Solo\n\t\tScouts\n=cmd\tX\t\n")
-      expect(result.people.map { |p| [p.name, p.groups] }).to eq [["Ada Quill", %w[Scouts Solo]], ["=cmd X", []]]
-      expect(result.faults.map { |f| [f.line, f.kind] }).to eq [[3, :no_name]]
-      expect(described_class.render([{ name: "=cmd X", groups: ["a"], leader: true }])).to include("'=cmd X,a,yes")
-    end
-
-    it "reads a bare list, and says where a huge one was cut" do
-      result = described_class.parse(Array.new(10_000) { |i| "Dancer #{i}" }.join("\n"))
-      expect([result.people.size, result.faults.first.line, result.faults.first.kind]).to eq [600, 601, :too_many_lines]
-    end
-  end
-
   describe Formats::Times do
     {
       "4:28" => 268,

@@ -49,6 +49,10 @@ module RouteWorld
         "/rooms:id" => studio.rooms.first.id,
         "/memberships:id" => members["assistant"].id,
         "/studios:id" => studio.id,
+        "/signed:id" => Records::SignIn.begin(members["director"].account, device: "phone", now: NOW).first.id,
+        "/invitations:id" => studio.invitations.issue(
+          email: "away@example.org", role: "assistant", expires_at: NOW + 86_400
+        ).first.id,
         "/outbox:id" => studio.mails.create!(recipient: "a@example.org", subject: "s", body: "b").id
       }
       base.merge(

@@ -43,7 +43,7 @@ RSpec.describe "the whole way", :browser do
       "Line 6: Ada Reed stands here a second time"
     )
     click_button "Import 3 dancers"
-    expect(page).to have_text("3 dancers imported.")
+    expect(page).to have_text("3 dancers imported, 2 lines left out.")
   end
 
   def add_rehearsals

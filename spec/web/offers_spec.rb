@@ -119,9 +119,8 @@ RSpec.describe "plans that are offered", :web do
     work
     expect(send_form("/pieces/#{other.id}/plan/offers/#{offer.id}/take", { "way" => "anew" }).status).to eq 404
     take "by magic"
-    2.times do
-      send_form "#{plan_path}/offers/#{offer.id}/take", { "way" => "anew", "once" => "a-key-of-the-form" }
-    end
+    form = { "way" => "anew", "authenticity_token" => token }
+    2.times { post "#{plan_path}/offers/#{offer.id}/take", form }
     expect(piece.plans.count).to eq 2
   end
 

@@ -266,7 +266,7 @@ RSpec.describe "planning", :web do
     it "keeps what is pinned when planned again, and refuses to move it" do
       told_plan
       run = work_slots.reverse.find { |slot| slot.kind == "run" }
-      send_json "/pieces/#{piece.id}/slots/#{run.id}/pin", {}
+      send_json "/pieces/#{piece.id}/slots/#{run.id}/pin", { "to" => "yes" }
       expect(JSON.parse(last_response.body)).to eq("pinned" => true)
       send_json "/pieces/#{piece.id}/slots/#{run.id}/move", { rehearsal: studio.rehearsals.standing.last.id }
       expect(last_response.body).to include "It is pinned here"

@@ -159,8 +159,8 @@ RSpec.describe "screens", :web do
         ["Odile Swan", 3],
         ["Benno", 4]
       ]
-      send_form "/people/#{studio.people.last.id}/archive", {}
-      undo = get("/people").then { body[%r{action="(/people/\d+/archive)"}, 1] }
+      send_form "/people/#{studio.people.last.id}/archive", { "to" => "yes" }
+      undo = get("/people").then { body[%r{action="(/people/\d+/archive\?to=no)"}, 1] }
       send_form undo, {}
       expect(studio.people.present.count).to eq 4
     end

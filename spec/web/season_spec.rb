@@ -158,7 +158,7 @@ RSpec.describe "a season lived through", :web do
       send_form "/people/#{studio.people.where(dances: true).sample(random:).id}/absences",
                 { "from_date" => ahead.sample(random:).date.iso8601, "from" => ["", "19:15"].sample(random:) }
     when 1
-      send_form "/rehearsals/#{ahead.sample(random:).id}/cancel", {}
+      send_form "/rehearsals/#{ahead.sample(random:).id}/cancel", { "to" => "yes" }
     when 2
       move(pieces.sample(random:), random)
     when 3
@@ -189,12 +189,12 @@ RSpec.describe "a season lived through", :web do
   end
 
   def pin(piece, random)
-    slot = slots_ahead(piece).sample(random:) and send_json path(piece, "/slots/#{slot.id}/pin"), {}
+    slot = slots_ahead(piece).sample(random:) and send_json path(piece, "/slots/#{slot.id}/pin"), { "to" => "yes" }
   end
 
   # A pin holds whatever happens; the director takes it out where that is no longer wanted.
   def loosen(piece)
-    slots_ahead(piece).select(&:pinned).each { |slot| send_json path(piece, "/slots/#{slot.id}/pin"), {} }
+    slots_ahead(piece).select(&:pinned).each { |slot| send_json path(piece, "/slots/#{slot.id}/pin"), { "to" => "no" } }
   end
 
   # Mostly told at once, sometimes left for a while.

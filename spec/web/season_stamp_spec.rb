@@ -41,7 +41,7 @@ RSpec.describe App::Reading::SeasonVersion, :web do
       )
     end,
     "minutes it took" => -> { slot.update!(actual_minutes: 31) },
-    "a pin" => -> { send_json "/pieces/#{piece.id}/slots/#{slot.id}/pin", {} },
+    "a pin" => -> { send_json "/pieces/#{piece.id}/slots/#{slot.id}/pin", { "to" => "yes" } },
     "a slot that moved" => -> { slot.update!(start_minute: slot.start_minute + 5) },
     "a slot that went" => lambda do
       App::Planning::Actions::CopySlots.remove(plan, [plan.slots.where(kind: "cool_down").first])
@@ -92,7 +92,7 @@ RSpec.describe App::Reading::SeasonVersion, :web do
     seen = -> { get(path).body }
     first = seen.call
     expect(seen.call.scan("data-slot=").size).to eq first.scan("data-slot=").size
-    send_json "/pieces/#{piece.id}/slots/#{slot.id}/pin", {}
+    send_json "/pieces/#{piece.id}/slots/#{slot.id}/pin", { "to" => "yes" }
     expect([first, seen.call].map { |body| body.include?(", pinned") }).to eq [false, true]
     rehearsal.update!(cancelled_at: NOW + 1)
     expect([seen.call.include?("was cancelled"), seen.call.include?("6 rehearsals ahead")]).to eq [true, true]

@@ -144,15 +144,20 @@ RSpec.describe "spacing", :web do
       expect(text("#{spacing}?at=2")).to include("0 counts to do it; comfortable in", "3.0 m")
     end
 
+    def version = piece.formations.find_by!(link:, moment: "exit").lock_version.to_s
+
     it "gives everybody the spot that makes the longest way shortest, leaves who is pinned, and turns over for a " \
        "mirrored repeat" do
       formation("entry", dancers.each_with_index.map { |dancer, i| [dancer, i * 2.0, 1] })
       formation("exit", dancers.reverse.each_with_index.map { |dancer, i| [dancer, i * 2.0, 3] })
       send_form "/pieces/#{piece.id}/links/#{link.id}/formation/assign", { "moment" => "exit" }
+      expect(text("#{spacing}?at=1&moment=exit")).to include I18n.t("floor.conflict")
+      send_form "/pieces/#{piece.id}/links/#{link.id}/formation/assign", { "moment" => "exit", "version" => version }
       expect(placed("exit")).to eq(dancers.each_with_index.map { |dancer, i| [dancer.id, i * 2.0, 3.0] })
       get("#{spacing}?at=3")
       expect(last_response.body).to include("turned over", "6 m left of the middle")
-      send_form "/pieces/#{piece.id}/links/#{link.id}/formation/remove", { "moment" => "exit" }
+      send_form "/pieces/#{piece.id}/links/#{link.id}/formation/remove",
+                { "moment" => "exit", "version" => version }
       expect(placed("exit")).to be_nil
     end
 

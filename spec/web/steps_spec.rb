@@ -202,7 +202,12 @@ RSpec.describe "steps", :web do
       "the half turn goes too far",
       "numbers that the section has"
     )
-    2.times { send_form "/pieces/#{piece.id}/corrections/#{section.corrections.first.id}/settle", {} }
+    path = "/pieces/#{piece.id}/corrections/#{section.corrections.first.id}/settle"
+    settle = ->(to) { send_form path, { "to" => to } }
+    settle["yes"]
+    settle["yes"]
+    expect(section.corrections.open.count).to eq 0
+    settle["no"]
     expect(section.corrections.open.count).to eq 1
   end
 

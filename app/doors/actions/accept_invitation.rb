@@ -13,6 +13,7 @@ module App
         end
 
         def run
+          return Shared::Result.ok(place) if just_done?
           return Shared::Result.no({ base: I18n.t("sign_in.link_used") }) unless @invitation&.open?(@now)
 
           account = known || Records::Account.new(email: @invitation.email, name: @name, password: @password)
@@ -27,6 +28,13 @@ module App
         end
 
         private
+
+        # The same form sent twice: whoever accepted a moment ago is in.
+        def just_done?
+          @invitation&.accepted_at&.between?(@now - 60, @now) && place && known.authenticate(@password)
+        end
+
+        def place = known && @invitation.studio.memberships.find_by(account: known)
 
         def known = @known ||= Records::Account.find_by(email: @invitation.email)
 

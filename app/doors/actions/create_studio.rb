@@ -7,7 +7,22 @@ module App
       class CreateStudio
         def initialize(params) = @params = params
 
+        # Sent twice, the second is let into the studio that the first one made.
         def run
+          made = made_already
+          made ? Shared::Result.ok(made) : first_time
+        end
+
+        private
+
+        def made_already
+          account = Records::Account.find_by(email: @params["email"].to_s.strip.downcase)
+          return unless account&.authenticate(@params["password"].to_s)
+
+          account.memberships.joins(:studio).find_by(role: "director", studios: { name: @params["studio"].to_s.strip })
+        end
+
+        def first_time
           studio =
             Records::Studio.new(
               name: @params["studio"].to_s.strip,
@@ -26,8 +41,6 @@ module App
         rescue ActiveRecord::RecordNotUnique
           Shared::Result.no({ email: I18n.t("sign_in.taken") })
         end
-
-        private
 
         def first_errors(account) = account.errors.to_hash.transform_values(&:first)
 

@@ -3,23 +3,26 @@
 module App
   module Doors
     module Actions
-      # Checks e-mail and password. Says the same for a wrong address and a wrong password.
+      # Checks e-mail and password. Says the same, as slowly, for a wrong address and a wrong password; too many tries
+      # wait, whether there is such an account or not.
       class SignIn
         # Compared when no account has this address, so that the answer takes as long.
         NOBODY = BCrypt::Password.create("nobody", cost: Settings.test? ? 4 : BCrypt::Engine.cost).to_s
 
-        def initialize(email, password, now)
+        def initialize(email, password, throttle)
           @email = email.to_s.strip.downcase
           @password = password.to_s
-          @now = now
+          @throttle = throttle
         end
 
+        # Value: the account, or :wait.
         def run
-          account = Records::Account.find_by(email: @email)
-          return wait if account&.locked?(@now)
-          return refuse(account) unless right?(account)
+          return Shared::Result.no({ base: I18n.t("sign_in.locked") }, :wait) if @throttle.account_full?(@email)
 
-          account.sign_in_worked
+          account = Records::Account.find_by(email: @email)
+          return Shared::Result.no({ base: I18n.t("sign_in.wrong") }) unless right?(account)
+
+          @throttle.forget(@email)
           Shared::Result.ok(account)
         end
 
@@ -29,13 +32,6 @@ module App
           matches = BCrypt::Password.new(account&.password_digest || NOBODY).is_password?(@password)
           account && matches
         end
-
-        def refuse(account)
-          account&.fail_sign_in(@now)
-          Shared::Result.no({ base: I18n.t("sign_in.wrong") })
-        end
-
-        def wait = Shared::Result.no({ base: I18n.t("sign_in.locked") })
       end
     end
   end

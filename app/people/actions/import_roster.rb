@@ -8,16 +8,19 @@ module App
         def initialize(studio, text, piece_id)
           @studio = studio
           @piece = studio.pieces.running.find_by(id: piece_id.to_s[/\A\d+\z/])
-          @people = Formats::Roster.parse(text).people
-          @known = studio.people.index_by { |person| person.name.downcase }
+          @text = text
         end
 
-        # Answers how many people are in it.
+        # Value: the roster as read (Formats::Roster), every line of it accounted for. One at a time in a studio.
         def run
-          Records::Person.transaction do
-            @people.each { |row| take(row) }
+          @studio.alone(:people) do
+            roster = RosterText.read(@studio, @piece, @text)
+            next Shared::Result.no({ text: I18n.t("roster.nobody") }, roster) if roster.people.empty?
+
+            @known = @studio.people.index_by { |person| person.name.downcase }
+            roster.people.each { |row| take(row) }
             @piece&.touch
-            @people.size
+            Shared::Result.ok(roster)
           end
         end
 

@@ -5,22 +5,38 @@ module App
     module Pages
       # A roster to be taken in: pasted, looked at, then confirmed.
       class Roster
-        attr_reader :text, :piece
+        attr_reader :text, :piece, :error
 
-        def initialize(studio, piece_id, text: nil)
+        # What became of every line: "20 imported, 4 were there already, 2 lines left out."
+        def self.summary(roster)
+          parts = [
+            I18n.t("roster.taken", count: roster.fresh.size),
+            (I18n.t("roster.known", count: roster.known.size) if roster.known.any?),
+            (I18n.t("roster.left_out", count: roster.lines[:left_out]) if roster.faults.any?)
+          ]
+          "#{parts.compact.join(', ')}."
+        end
+
+        def initialize(studio, piece_id, text: nil, error: nil)
           @studio = studio
           @piece = studio.pieces.running.find_by(id: piece_id.to_s[/\A\d+\z/])
           @text = text
+          @error = error
         end
 
         def title = I18n.t("roster.title")
         def screen = :people
         def pieces = @studio.pieces.running.order(:title)
         def previewed? = !text.nil?
-        def result = @result ||= Formats::Roster.parse(text, known_groups: piece ? piece.groups.map(&:name) : [])
+        def result = @result ||= RosterText.read(@studio, piece, text)
+
+        # [[how many, what], …] of the lines of the file; they add up.
+        def lines
+          result.lines.reject { |_, count| count.zero? }.map { |kind, count| I18n.t("roster.lines.#{kind}", count:) }
+        end
+
+        def line_count = result.lines.values.sum
         def columns = result.columns.map { |column| I18n.t("roster.columns.#{column}") }.join(", ")
-        def known = @known ||= @studio.people.pluck(:name).to_set(&:downcase)
-        def known?(person) = known.include?(person.name.downcase)
         def fault(fault) = I18n.t("roster.faults.#{fault.kind}", line: fault.line, subject: fault.subject)
       end
     end

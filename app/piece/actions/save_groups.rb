@@ -15,6 +15,10 @@ module App
         def add
           @piece.alone(:groups) do
             number = (@piece.groups.maximum(:number) || 0) + 1
+            if number > Records::Group::MOST
+              next Shared::Result.no({ name: I18n.t("groups.too_many", most: Records::Group::MOST) })
+            end
+
             save(@piece.groups.new(studio: @studio, number:))
           end
         end

@@ -7,7 +7,7 @@ module App
       class AskForPlans
         # Days for which offers are kept.
         KEPT = 2
-        WHAT_IF = %w[change school rehearsal date start end person passes section teacher].freeze
+        WHAT_IF = Shapes::ASKED.keys.map(&:to_s).freeze
 
         # asked: what the form says about it.
         def initialize(piece, account, kind, asked = {})

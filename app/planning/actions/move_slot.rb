@@ -24,6 +24,7 @@ module App
             return Shared::Result.no({ base: I18n.t("moves.past") })
           end
           return Shared::Result.no({ base: I18n.t("moves.pinned") }) if @slot.pinned
+          return Shared::Result.ok([@slot.start_minute, @slot.room_id]) if @slot.rehearsal_id == @rehearsal.id
 
           check = Planning::MoveCheck.new(problem, placements)
           found = check.place(Reading::PlannedSlots.id(@slot), Records::Mapping::Identifiers.window(@rehearsal.id))

@@ -6,6 +6,7 @@ module App
       # A room with how many dancers it holds; from its floor area (4 m² a dancer) when only that is known.
       class AddRoom
         AREA_EACH = 4
+        MOST_AREA = 10_000
 
         def initialize(studio, params)
           @studio = studio
@@ -17,9 +18,12 @@ module App
 
         private
 
+        # A whole number, no larger than one above what any room has, so that the row can say what is wrong with it.
+        def figure(name, most) = Integer(@params[name].to_s, exception: false)&.clamp(-1, most)
+
         def add
-          area = Integer(@params["area"].to_s, exception: false)
-          capacity = Integer(@params["capacity"].to_s, exception: false) || (area && (area / AREA_EACH))
+          area = figure("area", MOST_AREA)
+          capacity = figure("capacity", MOST_AREA) || (area && (area / AREA_EACH))
           room = @studio.rooms.new(name: @params["room"], capacity:, area:)
           if @studio.rooms.where("lower(name) = ?", room.name.to_s.downcase).exists?
             Shared::Result.no({ room: I18n.t("rehearsals.same_room") })

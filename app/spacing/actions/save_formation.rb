@@ -11,25 +11,30 @@ module App
           @moment, @count = moment
         end
 
-        # formation: Core::Floor::Formation; version: the lock_version it was made from, nil to write over.
-        def run(formation, version: nil)
+        # formation: Core::Floor::Formation; version: the lock_version it was made from, 0 where there was none.
+        def run(formation, version:)
           Records::Piece.transaction do
             row = @piece.formations.lock.find_by(link_id: @link.id, moment: @moment, count: @count) ||
               @piece.formations.new(studio_id: @piece.studio_id, link_id: @link.id, moment: @moment, count: @count)
-            if version && version != row.lock_version
-              next Shared::Result.no({ base: I18n.t("floor.conflict") }, :conflict)
-            end
+            next Shared::Result.no({ base: I18n.t("floor.conflict") }, :conflict) if version != row.lock_version
 
-            row.new_record? ? row.save! : row.touch
+            row.save! if row.new_record?
+            row.touch # a first one is version 1: 0 is a page on which nobody stood yet
             Records::Mapping::Floors.write(row, formation)
             @piece.touch
             Shared::Result.ok(row)
           end
         end
 
-        def remove
-          @piece.formations.where(link_id: @link.id, moment: @moment, count: @count).destroy_all
-          @piece.touch
+        def remove(version:)
+          Records::Piece.transaction do
+            row = @piece.formations.lock.find_by(link_id: @link.id, moment: @moment, count: @count)
+            next Shared::Result.no({ base: I18n.t("floor.conflict") }, :conflict) if row && version != row.lock_version
+
+            row&.destroy!
+            @piece.touch
+            Shared::Result.ok
+          end
         end
       end
     end

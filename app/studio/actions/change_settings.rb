@@ -5,21 +5,9 @@ module App
     module Actions
       # The studio's name, time zone and care figures.
       class ChangeSettings
-        FIGURES = {
-          "warm_up" => 5..60,
-          "cool_down" => 0..30,
-          "re_warm" => 0..15,
-          "recap" => 0..20,
-          "to_music" => 0..20,
-          "max_continuous" => 20..120,
-          "rest" => 5..60,
-          "daily_minutes" => 30..720,
-          "new_eights" => 1..40,
-          "latest_finish" => 720..1440
-        }.freeze
         # Figures that came later: a form without them leaves them.
         LATER = %w[latest_finish re_warm recap to_music].freeze
-        IN_FIVES = (FIGURES.keys - ["new_eights"]).freeze
+        IN_FIVES = (Figures::RANGES.keys - ["new_eights"]).freeze
 
         def initialize(studio, params)
           @studio = studio
@@ -27,10 +15,10 @@ module App
         end
 
         def run
-          figures = FIGURES.to_h { |name, _| [name, figure(name)] }
+          figures = Figures::RANGES.to_h { |name, _| [name, figure(name)] }
           bad =
             figures.reject do |name, value|
-              value && FIGURES[name].cover?(value) && (!IN_FIVES.include?(name) || (value % 5).zero?)
+              value && Figures::RANGES[name].cover?(value) && (!IN_FIVES.include?(name) || (value % 5).zero?)
             end
           if bad.any?
             return Shared::Result.no(bad.to_h do |name, _|
@@ -38,8 +26,8 @@ module App
                 name.to_sym,
                 I18n.t(
                   IN_FIVES.include?(name) ? "settings.figure" : "settings.whole",
-                  min: FIGURES[name].min,
-                  max: FIGURES[name].max
+                  min: Figures::RANGES[name].min,
+                  max: Figures::RANGES[name].max
                 )
               ]
             end)

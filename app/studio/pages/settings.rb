@@ -5,18 +5,6 @@ module App
     module Pages
       # Settings of the studio, its team and its outbox.
       class Settings
-        FIGURES = %w[
-          warm_up
-          cool_down
-          re_warm
-          recap
-          to_music
-          max_continuous
-          rest
-          daily_minutes
-          new_eights
-          latest_finish
-        ].freeze
         attr_reader :member, :errors
 
         def initialize(member, errors = {})
@@ -30,11 +18,12 @@ module App
         def director? = member.director?
         def zones = Shared::Clock.zones
         def team = studio.memberships.includes(:account, :person).order(:id)
-        def invited = studio.invitations.where(accepted_at: nil).order(:id)
+        def invited = studio.invitations.open(Shared::Clock.now).order(:id)
+        def until_day(invitation) = Shared::Dates.day(invitation.expires_at.to_date)
         def choreographers = studio.people.choreographers
 
         def figures
-          FIGURES.map do |name|
+          Figures::RANGES.keys.map do |name|
             [
               name,
               I18n.t("settings.figures.#{name}"),

@@ -3,7 +3,7 @@
 module App
   module Web
     module Helpers
-      # The way of a request: finding what it is about, checking the right to it, flashes, forms sent twice.
+      # The way of a request: finding what it is about, checking the right to it, what is said.
       module Flow
         class NotYours < StandardError
         end
@@ -27,26 +27,21 @@ module App
 
         def may?(policy, record, may) = policy.new(member, record).public_send(may)
 
+        # What a form with two ways wants it to be: it says so, rather than turning over whatever stands there.
+        def wanted?
+          return params["to"] == "yes" if %w[yes no].include?(params["to"])
+
+          refuse_input("to" => t("errors.yes_or_no"))
+        end
+
         def say(text, undo: nil) = session["flash"] = { "text" => text, "undo" => undo }
 
         def take_flash = session.delete("flash")
-
-        # Runs the block once for a form; sent again, it leads to where the first one led.
-        def submit_once(key = params["once"], &)
-          location = Shared::SubmitOnce.new(studio, key).run(&)
-          redirect location
-        end
 
         def json(data, code = 200)
           content_type :json
           status code
           data.to_json
-        end
-
-        def json_body
-          PermittedParameters.sent(JSON.parse(request.body.read.to_s))
-        rescue JSON::ParserError
-          halt 400, json({ error: t("errors.unreadable") })
         end
 
         def piece_page(kind, **options) = kind.new(piece:, member:, now: local_now, at: params["at"], **options)

@@ -18,8 +18,9 @@ module App
         def t(key, **values) = I18n.t(key, **values)
         def asset(path) = "/#{path}?v=#{VERSION}"
         def csrf = Rack::Protection::AuthenticityToken.token(session)
-        def csrf_field = %(<input type="hidden" name="authenticity_token" value="#{csrf}">)
-        def once_field = %(<input type="hidden" name="once" value="#{SecureRandom.hex(12)}">)
+
+        # Also the form's key (Gate#once): another one in every form that is printed. Not filled in again by a browser.
+        def csrf_field = %(<input type="hidden" name="authenticity_token" value="#{csrf}" autocomplete="off">)
 
         # A whole page in the layout. view: template; page: its page object.
         def page(view, page, layout: :layout, status: 200, **locals)
@@ -68,11 +69,9 @@ module App
           status 503
           return { error: t("errors.503.title"), base: t("errors.503.title") }.to_json if wants_json?
 
-          sent = request.post? ? Rack::Utils.build_nested_query(request.POST) : ""
-          fields = sent.split("&").map { |pair| pair.split("=", 2).map { |text| Rack::Utils.unescape(text.to_s) } }
-          fields.reject! { |name, _| name == "authenticity_token" }
-          kept = fields.none? { |name, _| name.include?("password") || name == "file" } ? fields : []
-          erb :back_in_a_moment, layout: :plain, locals: { frame: nil, fields: kept, action: request.fullpath }
+          erb :back_in_a_moment,
+              layout: :plain,
+              locals: { frame: nil, fields: kept_fields, action: request.fullpath }
         end
 
         def answer_page(code)

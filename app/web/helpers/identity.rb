@@ -5,15 +5,17 @@ module App
     module Helpers
       # Who is asking: account, studio and role, from the session.
       module Identity
-        SESSION_DAYS = 30
-
         def session = request.session
 
-        def account
-          return @account if defined?(@account)
+        def account = place_here&.account
 
-          found = session["account"] && Records::Account.find_by(id: session["account"])
-          @account = found if found && found.session_version == session["version"]
+        # The row of this sign-in; the cookie alone opens nothing.
+        def place_here
+          return @place_here if defined?(@place_here)
+
+          now = Shared::Clock.now
+          token = session["sign_in"]
+          @place_here = token && Records::SignIn.live(now).eager_load(:account).by_token(token)&.seen(now)
         end
 
         def member
@@ -61,13 +63,21 @@ module App
         # A fresh session, so that one planted before signing in is worth nothing.
         def sign_in(account, studio: nil)
           back = session["back"]
+          place_here&.delete
           session.clear
           session.options[:renew] = true
-          session["account"] = account.id
-          session["version"] = account.session_version
+          @place_here, session["sign_in"] =
+            Records::SignIn.begin(account, device: device, now: Shared::Clock.now)
           session["studio"] = studio&.id
-          @account = account
           back
+        end
+
+        # What somebody sits at, as far as their browser says: enough to know it again in a list.
+        def device
+          agent = request.user_agent.to_s
+          return "phone" if agent.match?(/Mobi/i)
+
+          agent.match?(/tablet|pad/i) ? "tablet" : "computer"
         end
 
         def wants_json?

@@ -3,10 +3,9 @@
 module App
   module Web
     module Middleware
-      # Gives each request an id and logs one line for it, secrets and link tokens left out.
+      # Gives each request an id and logs one line for it. A path is written out only where a route of ours knows all of
+      # it; of a link's token, and of whatever is no route, nothing is kept.
       class RequestLog
-        SECRET = %r{\A/(my|invitation|reset|calendar)/[^/]+}
-
         def initialize(app) = @app = app
 
         def call(env)
@@ -22,13 +21,21 @@ module App
 
         def log(env, status, started)
           ms = ((Process.clock_gettime(Process::CLOCK_MONOTONIC) - started) * 1000).round(1)
-          path = env["PATH_INFO"].sub(SECRET) { "/#{Regexp.last_match[1]}/[hidden]" }
           SemanticLogger["Web"].info(
-            "#{env['REQUEST_METHOD']} #{path}",
+            "#{env['REQUEST_METHOD'].to_s[0, 10]} #{path(env)}",
             request_id: env["join_chain.request_id"],
             status:,
             ms:
           )
+        end
+
+        def path(env)
+          rule = env["join_chain.rule"]
+          return rule.path.gsub(":token", "[hidden]") if rule&.names&.include?("token")
+          return env["PATH_INFO"] if rule
+
+          first, more = env["PATH_INFO"].to_s.delete_prefix("/").split("/", 2)
+          "/#{first.to_s.match?(/\A[a-z-]{0,20}\z/) ? first : '[hidden]'}#{'/[hidden]' if more}"
         end
       end
     end

@@ -1,0 +1,22 @@
+# frozen_string_literal: true
+
+module App
+  module Joins
+    # What the forms about joins, and about a piece's two ends, send.
+    module Shapes
+      MEND = { n: :text, state: :text, here: :text, lock_version: :whole }.freeze
+      AGREEMENT = { words: :text, withdraw: :text, seen: :text }.freeze
+      FACTS = { owner: :text, note: :text, was: :text }.freeze
+      ENDS = {
+        was: :text,
+        held: :text,
+        pose: :text,
+        starts: :text,
+        place: :text,
+        picture: :text,
+        leaves: :text,
+        **Records::Section::EDGE.to_h { |name, _| [name.to_sym, :text] }
+      }.freeze
+    end
+  end
+end

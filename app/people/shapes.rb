@@ -1,0 +1,11 @@
+# frozen_string_literal: true
+
+module App
+  module People
+    # What the forms about people send.
+    module Shapes
+      PERSON = { name: :text, dances: :text, teaches: :text, adult: :text, tape: :text, lock_version: :whole }.freeze
+      ABSENCE = { from_date: :text, to_date: :text, from: :text, to: :text }.freeze
+    end
+  end
+end

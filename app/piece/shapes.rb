@@ -1,0 +1,51 @@
+# frozen_string_literal: true
+
+module App
+  module Piece
+    # What the forms about a piece send.
+    module Shapes
+      LINES = {
+        title: :text,
+        show_date: :text,
+        length: :text,
+        bpm: :text,
+        structure: :text,
+        piece: :text,
+        lock_version: :whole,
+        sequence: :text
+      }.freeze
+      MUSIC = {
+        title: :text,
+        show_date: :text,
+        length: :text,
+        first_count: :text,
+        tempo: :text,
+        form: :text,
+        cut: :text,
+        was: :text
+      }.freeze
+      SECTION = {
+        name: :text,
+        fidelity: :text,
+        method_preset: :text,
+        time: :text,
+        difficulty: :text,
+        minutes: :text,
+        length: :text,
+        note: :text,
+        layer_school: :text,
+        being_made: :text,
+        feel: :text,
+        bring: :text,
+        choreographer: :text,
+        entry: :table,
+        exit: :table,
+        hazards: :texts,
+        groups: :texts,
+        lock_version: :whole
+      }.freeze
+      SHARING = { teachers: :texts, sections: :text, cuts: :text, by: :text }.freeze
+      CORRECTION = { text: :text, eight: :text, count: :text }.freeze
+    end
+  end
+end

@@ -1,0 +1,20 @@
+# frozen_string_literal: true
+
+module App
+  module Planning
+    # What the forms about a plan send.
+    module Shapes
+      WISHES = {
+        full_runs: :text,
+        ready_days: :text,
+        quorum: :text,
+        cleaning: :text,
+        editing_days: :text,
+        was: :text,
+        **Records::Piece::DEADLINES.to_h { |name| [name.to_sym, :text] }
+      }.freeze
+      # A change that is tried, or what a plan should be like.
+      ASKED = %i[change school rehearsal date start end person passes section teacher].to_h { |name| [name, :text] }
+    end
+  end
+end

@@ -1,0 +1,18 @@
+# frozen_string_literal: true
+
+module App
+  module Rehearsals
+    # What the form of new rehearsals sends.
+    module Shapes
+      REHEARSALS = {
+        start: :text,
+        end: :text,
+        first: :text,
+        last: :text,
+        days: :texts,
+        single: :text,
+        rooms: :texts
+      }.freeze
+    end
+  end
+end

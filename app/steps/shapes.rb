@@ -1,0 +1,13 @@
+# frozen_string_literal: true
+
+module App
+  module Steps
+    # What the forms about eights and words send.
+    module Shapes
+      ROWS = { lock_version: :whole, rows: :rows }.freeze
+      VERSION = { **ROWS, note: :text, people: :table }.freeze
+      PREVIEW = { **ROWS, section: :text, version: :text, sequence: :text }.freeze
+      WORD = { name: :text, like: :text, counts: :text }.freeze
+    end
+  end
+end

@@ -1,0 +1,15 @@
+# frozen_string_literal: true
+
+module App
+  module Studio
+    # What the studio's settings send.
+    module Shapes
+      SETTINGS = {
+        name: :text,
+        time_zone: :text,
+        was: :text,
+        **Figures::RANGES.to_h { |name, _| [name.to_sym, :text] }
+      }.freeze
+    end
+  end
+end

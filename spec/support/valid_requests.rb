@@ -1,0 +1,205 @@
+# frozen_string_literal: true
+
+# For every route that changes something: one request that it takes. Used with RouteWorld.
+module ValidRequests
+  PASSWORD = "another long password"
+
+  # What a form of this route sends, filled in as somebody would.
+  def valid(rule)
+    instance_exec(&FORMS.fetch(rule.path))
+  end
+
+  def section = piece.reload.sections.first
+  def stranger_row = studio.people.find_or_create_by!(name: "Some One")
+  def other_teacher = studio.people.find_or_create_by!(name: "Mirela") { |person| person.teaches = true }
+  def slots_now = piece.latest_plan.slots.order(:id)
+  def eights = section.eights.to_h { |eight| [eight.position.to_s, { "counts" => "8", "text" => "1 step R" }] }
+
+  def person_form(name, person = nil)
+    { "name" => name, "dances" => "1", "adult" => "1", "lock_version" => person&.lock_version.to_s }
+  end
+
+  def piece_form
+    {
+      "title" => "Spring Piece",
+      "show_date" => "2027-04-01",
+      "length" => "3:20",
+      "bpm" => "112",
+      "structure" => "Gate, 4 eights, Odalys\nLantern, 2 eights"
+    }
+  end
+
+  def music_form
+    { **piece_form.except("bpm", "structure"), "tempo" => "112\nfrom 65: 96", "first_count" => "0.5", "form" => "" }
+  end
+
+  def section_form
+    {
+      "name" => "Opening Walk",
+      "fidelity" => "yours",
+      "method_preset" => section.method_preset,
+      "difficulty" => "1",
+      "length" => "4 eights",
+      "note" => "soft knees",
+      "entry" => { "facing" => "1" },
+      "hazards" => ["lift"],
+      "groups" => [piece.groups.first.id.to_s],
+      "lock_version" => section.lock_version.to_s
+    }
+  end
+
+  def settings_form
+    {
+      "name" => "Another name",
+      "time_zone" => "Europe/London",
+      "warm_up" => "10",
+      "cool_down" => "5",
+      "re_warm" => "5",
+      "recap" => "5",
+      "to_music" => "5",
+      "max_continuous" => "60",
+      "rest" => "10",
+      "daily_minutes" => "180",
+      "new_eights" => "8",
+      "latest_finish" => "21:00"
+    }
+  end
+
+  def formation
+    piece.formations.find_or_create_by!(studio:, link: piece.links.first, moment: "entry", count: nil)
+  end
+
+  def moment = { "moment" => "entry", "version" => formation.lock_version.to_s }
+  def in_room = { "here" => [dancer.id.to_s], "minutes" => {}, "taught" => {} }
+  def wishes = { "full_runs" => "3", "ready_days" => "5", "quorum" => "90", "cleaning" => "0.3" }
+
+  # A slot and a rehearsal to which it can be moved.
+  def movable
+    @movable ||= piece.latest_plan.slots.work.to_a.product(studio.rehearsals.standing.to_a).find do |slot, rehearsal|
+      slot.rehearsal_id != rehearsal.id && moves?(Records::Slot.find(slot.id), rehearsal)
+    end
+  end
+
+  def moves?(slot, rehearsal)
+    moved = nil
+    Records::Base.transaction(requires_new: true) do
+      account = members["director"].account
+      moved = App::Planning::Actions::MoveSlot.new(slot, rehearsal, account, studio.local(NOW)).run.ok?
+      raise ActiveRecord::Rollback
+    end
+    moved
+  end
+
+  FORMS = {
+    "/sign-in" => -> { { "email" => members["director"].account.email, "password" => Studios::PASSWORD } },
+    "/demo/enter" => -> { { "account" => demo_account.id.to_s } },
+    "/sign-out" => -> { {} },
+    "/sign-out-everywhere" => -> { {} },
+    "/signed-in/:id/end" => -> { {} },
+    "/forgot" => -> { { "email" => members["director"].account.email } },
+    "/reset/:token" => -> { { "password" => PASSWORD } },
+    "/invitation/:token" => -> { { "name" => "New", "password" => PASSWORD } },
+    "/begin" => lambda do
+      {
+        "studio" => "New Studio",
+        "time_zone" => "Europe/London",
+        "email" => "begin@example.org",
+        "name" => "B",
+        "password" => PASSWORD
+      }
+    end,
+    "/studios/:id/enter" => -> { {} },
+    "/settings" => -> { settings_form },
+    "/leave" => -> { {} },
+    "/invitations" => -> { { "email" => "invited@example.org", "role" => "assistant" } },
+    "/invitations/:id/withdraw" => -> { {} },
+    "/memberships/:id" => -> { { "role" => "choreographer" } },
+    "/people" => -> { person_form("Ines New") },
+    "/people/:id" => -> { person_form("Ada Changed", dancer.reload) },
+    "/people/:id/absences" => -> { { "from_date" => "2027-02-16", "to_date" => "2027-02-16" } },
+    "/people/:id/absences/:absence/delete" => -> { {} },
+    "/people/:id/visits" => -> { { "dates" => "2027-02-16\n2027-02-23" } },
+    "/people/:id/link" => -> { {} },
+    "/people/:id/link/revoke" => -> { {} },
+    "/people/:id/archive" => -> { { "to" => "yes" } },
+    "/roster/preview" => -> { { "piece" => piece.id.to_s, "text" => "Noor New, Wings" } },
+    "/roster" => -> { { "piece" => piece.id.to_s, "text" => "Noor New, Wings" } },
+    "/rehearsals" => lambda do
+      { "start" => "18:00", "end" => "20:00", "single" => "2027-02-27", "rooms" => [studio.rooms.first.id.to_s] }
+    end,
+    "/rehearsals/:id/cancel" => -> { { "to" => "yes" } },
+    "/rooms" => -> { { "room" => "Loft", "capacity" => "12" } },
+    "/rooms/:id/archive" => -> { { "to" => "yes" } },
+    "/pieces/preview" => -> { piece_form },
+    "/pieces" => -> { piece_form },
+    "/pieces/:piece/archive" => -> { { "to" => "yes" } },
+    "/pieces/:piece/music" => -> { music_form },
+    "/pieces/:piece/music/cut" => -> { music_form },
+    "/taps" => -> { { taps: (0..9).map { |i| i * 500 } } },
+    "/pieces/:piece/links/:id/changes" => lambda do
+      { "lock_version" => piece.lock_version.to_s, "rows" => { "1" => { "text" => "1 step L", "counts" => "8" } } }
+    end,
+    "/pieces/:piece/sections/:id/versions/:kind" => lambda do
+      { "lock_version" => "0", "note" => "on a chair", "rows" => { "1" => { "text" => "1 clap" } } }
+    end,
+    "/pieces/:piece/steps/preview" => -> { { "section" => section.id.to_s, "rows" => eights } },
+    "/pieces/:piece/sections/:id/steps" => -> { { "lock_version" => section.lock_version.to_s, "rows" => eights } },
+    "/pieces/:piece/joins/:index/mend" => lambda do
+      { "lock_version" => piece.lock_version.to_s, "state" => "weight", "n" => "0" }
+    end,
+    "/pieces/:piece/joins/:index/agree" => -> { { "words" => "left foot free" } },
+    "/pieces/:piece/joins/:index/owner" => -> { { "owner" => other_teacher.id.to_s, "note" => "in canon" } },
+    "/pieces/:piece/ends/:which" => -> { { "pose" => "low, back to back", "weight" => "left" } },
+    "/pieces/:piece/sections/:id/parts" => lambda do
+      {
+        "lock_version" => section.lock_version.to_s,
+        "parts" => { piece.groups.first.id.to_s => { "in" => "1", "offset" => "8" } }
+      }
+    end,
+    "/pieces/:piece/links/:id/formation" => lambda do
+      { moment: "entry", version: formation.lock_version, spots: [{ p: dancer.id, x: 1.5, y: 3, f: 1, pin: false }] }
+    end,
+    "/pieces/:piece/links/:id/formation/remove" => -> { moment },
+    "/pieces/:piece/links/:id/formation/pattern" => lambda do
+      { **moment, "pattern" => "lines", "facing" => "1", "spacing" => "1.2", "per_line" => "2", "x" => "0", "y" => "3" }
+    end,
+    "/pieces/:piece/links/:id/formation/assign" => -> { moment },
+    "/pieces/:piece/floor" => -> { { "width" => "11", "depth" => "9" } },
+    "/pieces/:piece/structure" => lambda do
+      { "lock_version" => piece.lock_version.to_s, "structure" => "#{Studios::LINES}\nGate, 2 eights" }
+    end,
+    "/pieces/:piece/revisions/:number/restore" => -> { {} },
+    "/pieces/:piece/links" => -> { { "section" => section.id.to_s } },
+    "/pieces/:piece/links/:id/:step" => -> { {} },
+    "/pieces/:piece/sections/:id" => -> { section_form },
+    "/pieces/:piece/sections/:id/corrections" => -> { { "text" => "look up", "eight" => "1", "count" => "3" } },
+    "/pieces/:piece/corrections/:id/settle" => -> { { "to" => "yes" } },
+    "/pieces/:piece/sharing" => -> { { "taught" => { section.id.to_s => other_teacher.id.to_s } } },
+    "/pieces/:piece/names" => -> { { "name" => "swoosh", "like" => "turn", "counts" => "2" } },
+    "/pieces/:piece/names/:id/delete" => -> { {} },
+    "/pieces/:piece/groups" => -> { { "name" => "Wings" } },
+    "/pieces/:piece/cast" => lambda do
+      { "groups" => [piece.groups.first.id.to_s], "cast" => { stranger_row.id.to_s => ["", "in"] } }
+    end,
+    "/pieces/:piece/groups/:id" => -> { { "name" => "Renamed", "leader" => dancer.id.to_s } },
+    "/pieces/:piece/ticks" => -> { { "person" => dancer.id.to_s, "item" => "s#{section.id}", "rung" => "4" } },
+    "/pieces/:piece/ticks/:id/undo" => -> { {} },
+    "/pieces/:piece/plan" => -> { {} },
+    "/pieces/:piece/plan/wishes" => -> { wishes },
+    "/pieces/:piece/plans/:id/publish" => -> { {} },
+    "/pieces/:piece/plan/what-if" => -> { { "change" => "passes", "passes" => "fewer" } },
+    "/pieces/:piece/plan/again" => -> { {} },
+    "/pieces/:piece/plan/schools" => -> { {} },
+    "/pieces/:piece/plan/offers/:id/stop" => -> { piece.plan_offers.last.update!(state: "running") && {} },
+    "/pieces/:piece/plan/offers/:id/take" => -> { { "way" => piece.plan_offers.last.plans.keys.first } },
+    "/pieces/:piece/plans/:id/stop" => -> { piece.plans.last.update!(search: { "state" => "running" }) && {} },
+    "/pieces/:piece/slots/:id/move" => -> { { rehearsal: movable.last.id } },
+    "/pieces/:piece/slots/:id/pin" => -> { { "to" => "yes" } },
+    "/rehearsals/:id/register" => -> { in_room }
+  }.freeze
+
+  def demo_account
+    demo = Records::Studio.find_or_create_by!(name: "Made up", demo: true)
+    (demo.memberships.first || make_member(demo, "assistant")).account
+  end
+end

@@ -1,0 +1,77 @@
+# frozen_string_literal: true
+
+require "web_helper"
+require "support/concurrently"
+
+# Guessing is slow, for everybody together, and tells nobody which addresses there are.
+RSpec.describe "guessing at the doors", :web do
+  include Concurrently
+
+  let(:member) { make_member(make_studio, "director") }
+  let(:email) { member.account.email }
+
+  def guess(address, password = "wrong", path: "/sign-in", from: "203.0.113.7")
+    key = token
+    post path, { "email" => address, "password" => password },
+         { "HTTP_X_CSRF_TOKEN" => key, "REMOTE_ADDR" => from }
+    last_response
+  end
+
+  def wording(answer) = answer.body.gsub(/(content|value)="[^"]*"/, "")
+
+  it "waits after six wrong passwords, in the same words for an address that is unknown" do
+    known = Array.new(8) { guess(email) }
+    unknown = Array.new(8) { guess("nobody@example.org", from: "203.0.113.8") }
+    expect(known.map(&:status)).to eq [*([422] * 6), 429, 429]
+    expect(unknown.map(&:status)).to eq known.map(&:status)
+    expect(unknown.map { |answer| wording(answer) }).to eq(known.map { |answer| wording(answer) })
+    expect(guess(email, Studios::PASSWORD).status).to eq 429
+    App::Shared::Clock.frozen_at = NOW + 900
+    expect(guess(email, Studios::PASSWORD).status).to eq 302
+  end
+
+  it "keeps somebody else's guesses from locking an account from where its owner sits" do
+    7.times { guess(email) }
+    expect(guess(email, Studios::PASSWORD, from: "203.0.113.9").status).to eq 302
+  end
+
+  it "counts every try of one address, whatever account it is about and however the path is spelled" do
+    codes = Array.new(32) { |i| guess("a#{i}@example.org", path: i.even? ? "/sign-in" : "/%73ign-in").status }
+    expect(codes.tally).to eq(422 => 30, 429 => 2)
+    expect(last_response.headers["retry-after"]).to eq "60"
+  end
+
+  it "never counts what a rehearsal needs" do
+    sign_in member
+    expect { 5.times { get "/" } }.not_to(change { Records::Try.sum(:count) })
+    expect { send_form "/people", { "name" => "Ada New", "dances" => "1" } }.not_to(change { Records::Try.sum(:count) })
+  end
+
+  it "does the same for a known and an unknown address that forgot, and mails three times at the most" do
+    allow(App::Jobs::MailReset).to receive(:enqueue).and_call_original
+    answers = [email, "nobody@example.org"].map do |address|
+      send_form "/forgot", { "email" => address }
+      wording(last_response)
+    end
+    expect(answers.uniq.size).to eq 1
+    expect(App::Jobs::MailReset).to have_received(:enqueue).twice
+    5.times { send_form "/forgot", { "email" => email } }
+    expect(Records::Mail.count).to eq 3
+  end
+
+  it "counts nine guesses at once as nine", :committed do
+    throttle = App::Doors::Throttle.new("203.0.113.7", NOW)
+    gate = Queue.new
+    answers = Queue.new
+    guesses = Array.new(9) do
+      lambda do |_|
+        gate.pop
+        answers << App::Doors::Actions::SignIn.new(email, "wrong", throttle).run.value
+      end
+    end
+    9.times { gate << true }
+    member
+    together(*guesses)
+    expect(Array.new(9) { answers.pop }.tally).to eq(nil => 6, :wait => 3)
+  end
+end
