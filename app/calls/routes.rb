@@ -12,12 +12,14 @@ module App
         app.allow :member, post: "/rehearsals/:id/register", takes: Shapes::REGISTER do
           rehearsal = find(studio.rehearsals)
           sheet = Pages::CallSheet.new(rehearsal, member, local_now)
-          result =
-            Actions::KeepRegister.new(rehearsal, params, account).run(
-              sheet.people.map(&:id),
-              sheet.slots.select(&:work?)
-            )
-          say(result.ok? ? t("register.saved") : result.errors[:base])
+          result = Actions::KeepRegister.new(sheet, params, account).run
+          unless result.ok?
+            shown = Pages::CallSheet.new(rehearsal, member, local_now, register: result.value, errors: result.errors)
+            code = result.value.conflicts.any? ? 409 : 422
+            next page("calls/call_sheet", shown, paper: nil, status: code)
+          end
+
+          say t("register.saved")
           redirect "/rehearsals/#{rehearsal.id}/call-sheet#register"
         end
         app.allow :member, get: "/rehearsals/:id/call-sheet", takes: { print: :text } do

@@ -64,7 +64,12 @@ module App
         app.allow :director, post: "/pieces/:piece/joins/:index/owner", takes: Shapes::FACTS do
           permit Piece::Policy, piece, :direct?
           shown = found_page(Pages::Show, index: number(params["index"]))
-          Actions::SaveFacts.new(piece, shown.join, params).run
+          result = Actions::SaveFacts.new(piece, shown.join, params).run
+          unless result.ok?
+            again = piece_page(Pages::Show, index: shown.index, errors: result.errors, facts: result.value)
+            next page("joins/show", again, status: 409)
+          end
+
           say t("joins.facts_saved")
           redirect "/pieces/#{piece.id}/joins/#{shown.index}"
         end
@@ -76,7 +81,8 @@ module App
           which = %w[opening ending].find { |each| each == params["which"] } || halt(404)
           result = Actions::SaveEnds.new(piece, which, params).run
           unless result.ok?
-            next page("joins/index", piece_page(Pages::Index, errors: result.errors, typed: params), status: 422)
+            shown = piece_page(Pages::Index, errors: result.errors, ends: { which => result.value })
+            next page("joins/index", shown, status: result.value.conflicts.any? ? 409 : 422)
           end
 
           say t("joins.ends_saved")

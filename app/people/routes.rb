@@ -50,8 +50,13 @@ module App
         end
         app.allow :director, :assistant, post: "/people/:id/visits", takes: { dates: :text, was: :text } do
           person = find(studio.people)
-          result = Actions::SetVisits.new(person, params["dates"]).run
-          say(result.ok? ? t("people.dates_saved") : result.errors[:dates])
+          result = Actions::SetVisits.new(person, params["dates"], params["was"]).run
+          unless result.ok?
+            shown = Pages::Show.new(person, member, today, errors: result.errors, typed: params)
+            next page("people/show", shown, status: 422)
+          end
+
+          say t("people.dates_saved")
           redirect "/people/#{person.id}#dates"
         end
       end

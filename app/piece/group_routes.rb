@@ -15,14 +15,20 @@ module App
         end
         app.allow :director, post: "/pieces/:piece/cast", takes: { groups: :texts, cast: :choices, was: :text } do
           permit Policy, piece, :direct?
-          Actions::SaveGroups.new(piece, params).cast
+          result = Actions::SaveGroups.new(piece, params).cast
+          next page("piece/groups", piece_page(Pages::Groups, table: result.value), status: 409) unless result.ok?
+
           say t("groups.saved")
           redirect "/pieces/#{piece.id}/groups"
         end
         app.allow :director, post: "/pieces/:piece/groups/:id", takes: { name: :text, leader: :text, was: :text } do
           permit Policy, piece, :direct?
-          result = Actions::SaveGroups.new(piece, params).change(find(piece.groups))
-          next page("piece/groups", piece_page(Pages::Groups, errors: result.errors), status: 422) unless result.ok?
+          group = find(piece.groups)
+          result = Actions::SaveGroups.new(piece, params).change(group)
+          unless result.ok?
+            shown = piece_page(Pages::Groups, errors: result.errors, forms: { group.id => result.value })
+            next page("piece/groups", shown, status: result.value.conflicts.any? ? 409 : 422)
+          end
 
           redirect "/pieces/#{piece.id}/groups"
         end

@@ -43,7 +43,8 @@ module App
           permit Policy, piece, :direct?
           result = Actions::SaveMusic.new(piece, params, account).run
           unless result.ok?
-            next page("piece/music", piece_page(Pages::Music, typed: params, errors: result.errors), status: 422)
+            shown = piece_page(Pages::Music, typed: result.value, errors: result.errors)
+            next page("piece/music", shown, status: result.value.conflicts.any? ? 409 : 422)
           end
 
           say(params["cut"] ? t("music.cut_taken", count: result.value) : t("music.saved"))
@@ -53,10 +54,10 @@ module App
           permit Policy, piece, :direct?
           action = Actions::SaveMusic.new(piece, params, account)
           if action.faults.any?
-            next page("piece/music", piece_page(Pages::Music, typed: params, errors: action.faults), status: 422)
+            next page("piece/music", piece_page(Pages::Music, typed: action.form, errors: action.faults), status: 422)
           end
 
-          page "piece/music_cut", piece_page(Pages::MusicCut, typed: params, track: action.cut_track)
+          page "piece/music_cut", piece_page(Pages::MusicCut, typed: action.form, track: action.cut_track)
         end
         app.allow :member, post: "/taps", takes: { taps: :numbers } do
           answer = Actions::TapTempo.new(params["taps"]).run

@@ -22,7 +22,12 @@ module App
         app.allow :director, post: "/pieces/:piece/plan/wishes", takes: Shapes::WISHES do
           permit Piece::Policy, piece, :direct?
           result = Actions::SaveWishes.new(piece, params).run
-          say(result.ok? ? t("plans.wishes_saved") : result.errors.values.first)
+          unless result.ok?
+            shown = piece_page(Pages::Show, wishes: result.value, fault: result.errors[:base])
+            next page("planning/show", shown, status: result.value.conflicts.any? ? 409 : 422)
+          end
+
+          say t("plans.wishes_saved")
           redirect "/pieces/#{piece.id}/plan"
         end
       end

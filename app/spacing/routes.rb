@@ -120,10 +120,8 @@ module App
         end
         app.allow :director, post: "/pieces/:piece/floor", takes: { width: :text, depth: :text, was: :text } do
           permit Piece::Policy, piece, :direct?
-          size = %w[width depth].to_h { |name| [name, Float(params[name].to_s, exception: false)] }
-          fits = size.values.all? { |metres| metres&.between?(3, 30) }
-          piece.update!(settings: piece.settings.merge("floor" => size)) if fits
-          say t(fits ? "floor.sized" : "floor.size_faults")
+          result = Actions::SizeFloor.new(piece, params).run
+          say(result.ok? ? t("floor.sized") : result.errors[:base])
           redirect "/pieces/#{piece.id}/spacing?at=#{number(params['at']).clamp(1, 999)}"
         end
       end

@@ -22,7 +22,10 @@ module App
         app.allow(:member, get: "/settings") { page "studio/settings", Pages::Settings.new(member) }
         app.allow :director, post: "/settings", takes: Shapes::SETTINGS do
           result = Actions::ChangeSettings.new(studio, params).run
-          next page("studio/settings", Pages::Settings.new(member, result.errors), status: 422) unless result.ok?
+          unless result.ok?
+            shown = Pages::Settings.new(member, result.errors, form: result.value)
+            next page("studio/settings", shown, status: result.value.conflicts.any? ? 409 : 422)
+          end
 
           say t("settings.saved")
           redirect "/settings"

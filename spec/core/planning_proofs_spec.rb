@@ -149,7 +149,8 @@ RSpec.describe Core::Planning do
         shape.call(plan.placements),
         sorted.call(plan.placements)
       ]
-      expect(free.all.size).to be >= told.all.size
+      # Wishes, not places: one that is danced together takes one, done part by part several.
+      expect(free.missing.size).to be <= told.missing.size
     end
   end
 

@@ -9,6 +9,14 @@ module ValidRequests
     instance_exec(&FORMS.fetch(rule.path))
   end
 
+  # A form that several people may open remembers how it was opened.
+  def remembering(rule, path, values)
+    return values unless rule.shape.fields.key?(:was) && remembers?(path)
+
+    was = rule.path.end_with?("/wishes") ? App::Planning::WishesForm.of(piece.reload).was : opened(path)
+    { "was" => was, **values }
+  end
+
   def section = piece.reload.sections.first
   def stranger_row = studio.people.find_or_create_by!(name: "Some One")
   def other_teacher = studio.people.find_or_create_by!(name: "Mirela") { |person| person.teaches = true }

@@ -275,7 +275,7 @@ RSpec.describe "care in the plan", :web do
       walk = piece.sections.first
       path = "/rehearsals/#{lesson.rehearsal_id}/register"
       send_form path, { "here" => dancers.map { |dancer| dancer.id.to_s }, "taught" => { lesson.id.to_s => "9" } }
-      expect([get("/rehearsals/#{lesson.rehearsal_id}/call-sheet").body, walk.teachings.count]).to match(
+      expect([last_response.body, walk.teachings.count]).to match(
         [a_string_including("Opening Walk has 4 eights: say how many of them were taught"), 0]
       )
       2.times do
@@ -323,10 +323,14 @@ RSpec.describe "care in the plan", :web do
   end
 
   it "goes ahead with the share of dancers the director finds enough" do
-    send_form "#{plan_path}/wishes", { "full_runs" => "5", "ready_days" => "7", "cleaning" => "0", "quorum" => "60" }
+    wish = lambda do |quorum|
+      was = App::Planning::WishesForm.of(piece.reload).was
+      send_form "#{plan_path}/wishes", { "was" => was, "quorum" => quorum }
+    end
+    wish["60"]
     expect(piece.reload.setting("quorum")).to eq 0.6
-    send_form "#{plan_path}/wishes", { "full_runs" => "5", "ready_days" => "7", "cleaning" => "0", "quorum" => "30" }
-    expect([piece.reload.setting("quorum"), get(plan_path).body]).to match(
+    wish["30"]
+    expect([piece.reload.setting("quorum"), last_response.body]).to match(
       [0.6, a_string_including("50 to 100 % of the dancers")]
     )
     dancers.last.absences.create!(studio:, from_date: "2027-02-01", to_date: "2027-03-05")

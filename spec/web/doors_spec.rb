@@ -106,11 +106,12 @@ RSpec.describe "doors and the outbox", :web do
     piece = make_piece(studio, director)
     ada, bram = make_cast(piece, %w[Ada Bram], group: "Wings")
     wings = piece.groups.first
+    was = opened("/pieces/#{piece.id}/cast")
     late = make_cast(piece, %w[Cleo], group: "Late").last
     late_group = piece.groups.find_by!(name: "Late")
     Records::GroupMember.create!(studio:, group: late_group, person: ada)
-    send_form "/pieces/#{piece.id}/cast",
-              { "groups" => [wings.id.to_s], "cast" => { ada.id.to_s => ["", "in"], bram.id.to_s => [""] } }
+    cast = { ada.id.to_s => ["", "in"], bram.id.to_s => [""] }
+    send_form "/pieces/#{piece.id}/cast", { "was" => was, "groups" => [wings.id.to_s], "cast" => cast }
     expect(piece.reload.people.order(:name).pluck(:name)).to eq ["Ada Test", "Cleo Test"]
     expect([wings.people.to_a, late_group.people.order(:name).to_a]).to eq [[], [ada, late]]
   end

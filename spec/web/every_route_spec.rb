@@ -93,7 +93,7 @@ RSpec.describe "every changing route", :web do
     in_a_world_of_its_own do
       sign_in_for(rule)
       path = path_of(rule)
-      values = valid(rule)
+      values = remembering(rule, path, valid(rule))
       key = token
       before = world
       cookies = rack_mock_session.cookie_jar.dup
@@ -192,7 +192,7 @@ RSpec.describe "every changing route", :web do
     crashed = rules.flat_map do |rule|
       sign_in_for(rule)
       path = path_of(rule)
-      values = valid(rule).transform_keys(&:to_s)
+      values = remembering(rule, path, valid(rule)).transform_keys(&:to_s)
       key = @token = token
       faults = []
       variants(rule, values, random) do |name, kind, odd|

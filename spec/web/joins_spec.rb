@@ -112,6 +112,18 @@ RSpec.describe "joins", :web do
     expect(texts["Drift"]).to eq ["1 step L 8 step L"]
   end
 
+  it "is not agreed where a side was changed since it was looked at" do
+    get "#{joins}/1"
+    seen = last_response.body[/name="seen" value="([^"]+)"/, 1]
+    piece.sections.second.eights.first.update!(text: "1 step L 3 clap")
+    piece.touch
+    agree(1, seen:)
+    expect([last_response.status, last_response.body]).to match [422, /changed since you looked/]
+    expect(piece.agreements.count).to eq 0
+    agree(1, seen: get("#{joins}/1") && last_response.body[/name="seen" value="([^"]+)"/, 1])
+    expect(piece.agreements.count).to eq 1
+  end
+
   it "is agreed by whoever runs the rehearsal, once; the others are told; taking it back is kept too" do
     assistant = make_member(studio, "assistant", name: "Perrin")
     sign_in assistant

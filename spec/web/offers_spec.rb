@@ -103,7 +103,7 @@ RSpec.describe "plans that are offered", :web do
     take "repair"
     aggregate_failures do
       expect(shape(latest)).to eq known
-      expect(piece.plan_offers.pluck(:state).last(2)).to eq %w[done waiting]
+      expect(piece.plan_offers.order(:id).pluck(:state).last(2)).to eq %w[done waiting]
       expect(text("#{plan_path}/again")).to include "is being worked out anew"
     end
     work

@@ -5,55 +5,67 @@ module App
     module Actions
       # Who of those called came to a rehearsal, the minutes its slots really took, and how far each section was taught.
       class KeepRegister
-        def initialize(rehearsal, params, account)
-          @rehearsal = rehearsal
+        # sheet: Pages::CallSheet, or whatever says who is called and what is done there.
+        def initialize(sheet, params, account)
+          @sheet = sheet
+          @rehearsal = sheet.rehearsal
           @params = params
           @account = account
         end
 
-        # called: ids of everybody called; slots: the slots people were told.
-        def run(called, slots)
-          lessons = lessons(slots)
-          fault = bad_minutes || bad_eights(lessons)
-          return Shared::Result.no({ base: fault }) if fault
+        # Value, where something is wrong: the form as it was sent.
+        def run
+          @rehearsal.with_lock do
+            @form = RegisterForm.of(@sheet, @params)
+            next Shared::Result.no({ base: I18n.t("forms.both") }, @form) if @form.conflicts.any?
 
-          Records::Rehearsal.transaction do
-            called.each { |id| one(id) }
-            lessons.each { |section, text| taught(section, text.to_i) }
-            slots.each do |slot|
-              slot.update!(actual_minutes: minutes[slot.id.to_s].presence&.to_i) if minutes.key?(slot.id.to_s)
-            end
+            fault = bad_minutes || bad_eights
+            next Shared::Result.no({ base: fault }, @form) if fault
+
+            keep
+            Shared::Result.ok
           end
-          Shared::Result.ok
         end
 
         private
 
+        def keep
+          of("here").each { |id, value| one(id, value == "1") }
+          lessons.each { |section, text| taught(section, text.to_i) }
+          touched("minutes").each { |slot, text| slot.update!(actual_minutes: text.presence&.to_i) }
+        end
+
+        # {id => text} of everything of a kind that stood on the form and still belongs to the rehearsal, merged.
+        def of(kind)
+          names = @form.now.keys.select { |name| name.start_with?("#{kind}:") && @form.came?(name) }
+          names.to_h { |name| [name.split(":").last.to_i, @form.merged.fetch(name)] }
+        end
+
+        # [[slot, text], …] of the slots of which something was changed here.
+        def touched(kind)
+          values = of(kind)
+          @sheet.slots
+            .select { |slot| slot.work? && @form.touched.include?("#{kind}:#{slot.id}") }
+            .map { |slot| [slot, values[slot.id].strip] }
+        end
+
         def bad_minutes
-          bad =
-            minutes.values
-              .map { |text| text.to_s.strip }
-              .reject(&:empty?)
-              .find { |text| !Integer(text, exception: false)&.between?(1, 600) }
+          bad = touched("minutes").any? do |_, text|
+            !text.empty? && !Integer(text, exception: false)&.between?(1, 600)
+          end
           I18n.t("register.minutes") if bad
         end
 
-        def bad_eights(lessons)
+        def bad_eights
           section, = lessons.find { |section, text| !Integer(text, exception: false)&.between?(0, section.eights.size) }
           I18n.t("register.eights", name: section.name, count: section.eights.size) if section
         end
 
         # [[section, text], …] of the lessons for which something was given.
-        def lessons(slots)
-          given =
-            if @params["taught"].is_a?(Hash)
-              @params["taught"].transform_values { |text| text.to_s.strip }.reject { |_, text| text.empty? }
-            else
-              {}
-            end
-          slots
-            .select { |slot| given.key?(slot.id.to_s) && slot.lesson? }
-            .map { |slot| [@rehearsal.studio.sections.find(slot.section_ids.first), given[slot.id.to_s]] }
+        def lessons
+          touched("taught").select { |slot, text| slot.lesson? && !text.empty? }.map do |slot, text|
+            [@rehearsal.studio.sections.find(slot.section_ids.first), text]
+          end
         end
 
         # A line in the log where it is not what the log says already.
@@ -69,12 +81,11 @@ module App
           )
         end
 
-        def minutes = @params["minutes"].is_a?(Hash) ? @params["minutes"] : {}
-        def here = @here ||= Array(@params["here"]).map(&:to_i)
-
-        def one(id)
+        def one(id, present)
           row = @rehearsal.attendances.find_or_initialize_by(person_id: id)
-          row.update!(studio_id: @rehearsal.studio_id, present: here.include?(id), by_name: @account.name)
+          return if row.persisted? && row.present == present
+
+          row.update!(studio_id: @rehearsal.studio_id, present:, by_name: @account.name)
         end
       end
     end

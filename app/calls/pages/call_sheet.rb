@@ -5,12 +5,15 @@ module App
     module Pages
       # The call sheet of one rehearsal: slots, who is called and released when, what to review, cautions.
       class CallSheet
-        attr_reader :rehearsal, :member
+        attr_reader :rehearsal, :member, :errors
 
-        def initialize(rehearsal, member, now)
+        # register: the form as it was sent, where something is wrong with it.
+        def initialize(rehearsal, member, now, register: nil, errors: {})
           @rehearsal = rehearsal
           @member = member
           @now = now
+          @register = register
+          @errors = errors
         end
 
         def title = I18n.t("calls.sheet", day: Shared::Dates.day(rehearsal.date))
@@ -53,7 +56,11 @@ module App
         # The register is kept from the day of the rehearsal on.
         def register? = slots.any? && rehearsal.date <= @now.to_date
         def attendance = @attendance ||= rehearsal.attendances.pluck(:person_id, :present).to_h
-        def here?(person) = attendance.fetch(person.id, true)
+        # Whether somebody was said to be here, or nobody said anything of them.
+        def marked?(person) = attendance.fetch(person.id, true)
+        def register = @register ||= RegisterForm.of(self)
+        def conflicts = RegisterForm.conflicts(register, self)
+        def here?(person) = register.value("here:#{person.id}") == "1"
 
         # [[slot, section, eights taught so far], …] of the lessons of this rehearsal.
         def lessons

@@ -16,6 +16,8 @@ module App
 
         def run
           now = Core::Joins::Agreement.of(@standing.held.seam)
+          return Shared::Result.no({ words: I18n.t("joins.other_by_now") }) if other_than_seen?(now)
+
           row =
             @piece.agreements.new(
               studio_id: @piece.studio_id,
@@ -35,12 +37,21 @@ module App
             row.save!
             @piece.touch
           end
-          Shared::Result.ok(
-            Shared::TellTeachers.new(@piece, @standing.join, except: @account).run(
-              row.kind == "agreed" ? "join_agreed" : "join_withdrawn",
-              words: row.words,
-              by: @account.name
-            )
+          Shared::Result.ok(tell(row))
+        end
+
+        private
+
+        # Whether a side was changed since the page was looked at that this was sent from.
+        def other_than_seen?(now)
+          !@params["seen"].to_s.empty? && @params["seen"] != "#{now.leaving}-#{now.entering}"
+        end
+
+        def tell(row)
+          Shared::TellTeachers.new(@piece, @standing.join, except: @account).run(
+            row.kind == "agreed" ? "join_agreed" : "join_withdrawn",
+            words: row.words,
+            by: @account.name
           )
         end
       end

@@ -11,13 +11,25 @@ module App
           @params = params
         end
 
+        # Value, where two people changed the same: the form as it was sent.
         def run
-          row = @piece.join_facts.find_or_initialize_by(join_key: @join.key)
-          owner = @piece.studio.people.choreographers.find_by(id: @params["owner"].to_s[/\A\d{1,18}\z/])
-          row.update!(
+          @piece.with_lock do
+            form = FactsForm.of(@piece, @join, @params)
+            next Shared::Result.no({ facts: I18n.t("forms.both") }, form) if form.conflicts.any?
+
+            save(form.merged)
+            Shared::Result.ok
+          end
+        end
+
+        private
+
+        def save(given)
+          owner = @piece.studio.people.choreographers.find_by(id: given["owner"][/\A\d{1,18}\z/])
+          @piece.join_facts.find_or_initialize_by(join_key: @join.key).update!(
             studio_id: @piece.studio_id,
             owner_id: owner && owner.id != @join.owner ? owner.id : nil,
-            note: @params["note"].to_s.gsub(/\s+/, " ").strip[0, 500]
+            note: given["note"].gsub(/\s+/, " ").strip[0, 500]
           )
           @piece.touch
         end

@@ -5,10 +5,12 @@ module App
     module Pages
       # All joins of a piece in order, with how each stands, and the opening and the ending beside them.
       class Index < Shared::PiecePage
-        def initialize(errors: {}, typed: nil, **rest)
+        # ends: {which => its form as it was sent}, where something is wrong with it.
+        def initialize(errors: {}, typed: nil, ends: {}, **rest)
           super(**rest)
           @errors = errors
           @typed = typed
+          @ends = ends
         end
 
         attr_reader :errors
@@ -67,7 +69,9 @@ module App
           [["opening", order.links.first, found.opening], ["ending", order.links.last, found.ending]]
         end
 
-        def end_value(which, name) = (@typed && @typed["which"] == which ? @typed : piece.setting(which))[name].to_s
+        def end_form(which) = @ends[which] ||= EndsForm.of(piece, which)
+        def end_value(which, name) = end_form(which).value(name)
+        def end_conflicts(which) = EndsForm.conflicts(end_form(which))
 
         def end_findings(which, placed, findings)
           still = Struct.new(:name).new(I18n.t("learning.#{which}"))

@@ -7,8 +7,10 @@ module App
       class Show < Index
         attr_reader :index
 
-        def initialize(index:, errors: {}, **rest)
+        # facts: the form of whose it is as it was sent, where something is wrong with it.
+        def initialize(index:, errors: {}, facts: nil, **rest)
           super(**rest)
+          @facts = facts
           @index = index
           @errors = errors
           @at ||= "#{index}j"
@@ -30,7 +32,11 @@ module App
         def mend_path(finding, number) = path("/joins/#{index}/mend?state=#{finding.state}&n=#{number}")
         # Whether the two sides alone do not say it.
         def spell_out?(finding) = finding.state == :repeat || (finding.state == :counts && finding.question?)
-        def named_owner?(person) = standing.owner_id == person.id && join.owner != person.id
+        # What an agreement would be about, for the form to say what was looked at.
+        def seen = Core::Joins::Agreement.of(held.seam).then { |edges| "#{edges.leaving}-#{edges.entering}" }
+        def facts = @facts ||= FactsForm.of(piece, join)
+        def fact_conflicts = FactsForm.conflicts(facts, piece)
+        def named_owner?(person) = facts.value("owner") == person.id.to_s
         def owner = people[standing.owner_id]
         def teacher_of(placed) = teacher(placed.section.choreographer)
         def tick? = Piece::Policy.new(member, piece).tick?

@@ -7,8 +7,10 @@ module App
       class SetVisits
         MOST = 200
 
-        def initialize(person, text)
+        # was: what the form remembers of how it was opened.
+        def initialize(person, text, was)
           @person = person
+          @was = was
           @words = text.to_s.split(/[\s,;]+/).reject(&:empty?)
         end
 
@@ -17,11 +19,17 @@ module App
           return Shared::Result.no({ dates: I18n.t("people.bad_date", text: bad[0, 20]) }) if bad
           return Shared::Result.no({ dates: I18n.t("people.too_many_dates", most: MOST) }) if @words.size > MOST
 
-          replace(@words.map { |word| date(word) }.uniq.sort)
+          @person.studio.alone(:visits) { replace(merged) }
           Shared::Result.ok
         end
 
         private
+
+        # Date by date: what was added or taken out here, and what somebody else did meanwhile.
+        def merged
+          typed = @words.map { |word| date(word).iso8601 }.uniq
+          VisitsForm.of(@person, typed, was: @was).merged.select { |_, comes| comes == "1" }.keys.sort
+        end
 
         def replace(dates)
           Records::Visit.transaction do

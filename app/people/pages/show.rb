@@ -22,7 +22,8 @@ module App
         def helper? = director? || member.role == "assistant"
         def value(name) = @typed[name].to_s
         def absences = person.absences.where("to_date >= ?", @today - 7).order(:from_date)
-        def dates = person.visits.order(:date).pluck(:date).map(&:iso8601).join("\n")
+        def visits = @visits ||= VisitsForm.of(person)
+        def dates = @typed.fetch("dates") { visits.now.keys.join("\n") }
 
         # "Tue 2 Feb – Thu 4 Feb, 17:30 – 18:00"
         def absence_text(absence)

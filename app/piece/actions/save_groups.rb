@@ -19,44 +19,59 @@ module App
               next Shared::Result.no({ name: I18n.t("groups.too_many", most: Records::Group::MOST) })
             end
 
-            save(@piece.groups.new(studio: @studio, number:))
+            save(@piece.groups.new(studio: @studio, number:), @params["name"])
           end
         end
 
         def change(group)
           @piece.alone(:groups) do
-            group.leader = group.people.find_by(id: @params["leader"].to_s[/\A\d+\z/])
-            save(group)
+            group.lock!
+            form = GroupForm.of(group, @params)
+            next Shared::Result.no({ base: I18n.t("forms.both") }, form) if form.conflicts.any?
+
+            given = form.merged
+            group.leader = group.people.find_by(id: given["leader"][/\A\d+\z/])
+            save(group, given["name"], form)
           end
         end
 
-        # cast: {"person id" => ["", "in", group ids …]}, groups: those the table showed. Whoever and whatever came in
-        # while the table stood open is left alone.
+        # cast: {"person id" => ["", "in", group ids …]}, groups: those the table showed. A row that was not touched
+        # stays as it stands; whoever and whatever came in while the table stood open is left alone.
+        # Value, where two people changed one row: the table as it was sent.
         def cast
-          Records::Piece.transaction do
-            wanted =
-              (@params["cast"].is_a?(Hash) ? @params["cast"] : {}).to_h do |person, values|
-                [person.to_i, Array(values).reject(&:empty?)]
-              end
-            @studio.people.dancers.where(id: wanted.keys).find_each { |person| set(person, wanted.fetch(person.id)) }
-            @piece.groups.each do |group|
-              unless group.leader_id.nil? || group.group_members.exists?(person_id: group.leader_id)
-                group.update!(leader: nil)
-              end
+          @piece.alone(:groups) do
+            form = CastForm.of(@piece, @params)
+            next Shared::Result.no({ base: I18n.t("forms.both") }, form) if form.conflicts.any?
+
+            changed = form.merged.reject { |person, row| form.now[person] == row }
+            @studio.people.dancers.where(id: changed.keys).find_each do |person|
+              set(person, changed.fetch(person.id.to_s).split(","))
             end
+            drop_leaders
             @piece.touch
+            Shared::Result.ok
           end
         end
 
         private
 
-        def save(group)
-          group.name = @params["name"]
+        # Whoever leaves a group does not lead it.
+        def drop_leaders
+          @piece.groups.where.not(leader_id: nil).each do |group|
+            group.update!(leader: nil) unless group.group_members.exists?(person_id: group.leader_id)
+          end
+        end
+
+        def save(group, name, form = nil)
+          group.name = name
           if @piece.groups.where.not(id: group.id).where("lower(name) = ?", group.name.to_s.downcase).exists?
-            return Shared::Result.no({ name: I18n.t("groups.same_name") })
+            return Shared::Result.no({ name: I18n.t("groups.same_name") }, form)
           end
 
-          group.save && @piece.touch ? Shared::Result.ok(group) : Shared::Result.no({ name: I18n.t("groups.name") })
+          return Shared::Result.no({ name: I18n.t("groups.name") }, form) unless group.save
+
+          @piece.touch
+          Shared::Result.ok(group)
         end
 
         def shown

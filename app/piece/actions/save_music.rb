@@ -9,28 +9,22 @@ module App
           @piece = piece
           @params = params
           @account = account
-          @facts = TypedFacts.new(params)
-          @tempo = TempoLines.new(params["tempo"])
-          @form = FormLines.new(params["form"])
+          read
         end
 
-        def run
-          return Shared::Result.no(errors) if errors.any?
+        attr_reader :form
 
-          told = @params["cut"] ? cut.told : []
-          Records::Piece.transaction do
-            @piece.update!(title: @facts.title, show_date: @facts.show_date)
-            track = @piece.track || Records::Track.new(studio: @piece.studio, piece: @piece)
-            track.update!(
-              tempo: @tempo.changes,
-              form: @form.parts,
-              first_count_seconds: first_count,
-              length_seconds: @facts.length
-            )
-            @piece.touch
-            Shared::KeepRevision.new(@piece, @account).record("music")
+        # Value: how many were told; where something is wrong, the form as it was sent.
+        def run
+          @piece.with_lock do
+            read
+            next Shared::Result.no({ base: I18n.t("forms.both") }, form) if form.conflicts.any?
+            next Shared::Result.no(errors, form) if errors.any?
+
+            told = @params["cut"] ? cut.told : []
+            save
+            Shared::Result.ok(tell(told))
           end
-          Shared::Result.ok(tell(told))
         end
 
         # What these facts would do to the piece, before they are saved.
@@ -42,11 +36,48 @@ module App
             tempo: @tempo.changes,
             first_count_seconds: first_count,
             length_seconds: @facts.length&.to_f,
-            form: @form.parts
+            form: @parts.parts
           )
         end
 
         private
+
+        def read
+          @form = MusicForm.of(@piece, @params)
+          given = @form.merged
+          @facts = TypedFacts.new(given)
+          @tempo = TempoLines.new(given["tempo"])
+          @parts = FormLines.new(given["form"])
+          @first_count = given["first_count"].to_s
+          @errors = nil
+        end
+
+        # What was not touched keeps what it holds, which may be more exact than what its field shows.
+        def save
+          @piece.update!({ title: @facts.title, show_date: @facts.show_date }.slice(*touched(:title, :show_date)))
+          track = @piece.track || Records::Track.new(studio: @piece.studio, piece: @piece)
+          track.update!(track_facts.slice(*track_fields(track)))
+          @piece.touch
+          Shared::KeepRevision.new(@piece, @account).record("music")
+        end
+
+        def track_facts
+          {
+            tempo: @tempo.changes,
+            form: @parts.parts,
+            first_count_seconds: first_count,
+            length_seconds: @facts.length
+          }
+        end
+
+        def track_fields(track)
+          return track_facts.keys if track.new_record?
+
+          fields = { tempo: "tempo", form: "form", first_count_seconds: "first_count", length_seconds: "length" }
+          fields.select { |_, name| form.touched.include?(name) }.keys
+        end
+
+        def touched(*names) = names.select { |name| form.touched.include?(name.to_s) }
 
         # Choreographers who sign in get a mail; the others are named on the page. How many were told.
         def tell(ids)
@@ -65,13 +96,13 @@ module App
           @errors ||= {
             **@facts.errors,
             tempo: @tempo.error,
-            form: @form.error,
+            form: @parts.error,
             first_count: (I18n.t("music.faults.first_count") unless first_count&.between?(-60, 600))
           }.compact
         end
 
         def first_count
-          @params["first_count"].to_s.strip.empty? ? 0.0 : Float(@params["first_count"].strip, exception: false)
+          @first_count.strip.empty? ? 0.0 : Float(@first_count.strip, exception: false)
         end
       end
     end

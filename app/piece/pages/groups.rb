@@ -7,17 +7,26 @@ module App
       class Groups < Shared::PiecePage
         attr_reader :errors
 
-        def initialize(errors: {}, **rest)
+        # table: the cast as it was sent; forms: {group id => its form as it was sent}; only where something is wrong.
+        def initialize(errors: {}, table: nil, forms: {}, **rest)
           super(**rest)
           @errors = errors
+          @table = table
+          @forms = forms
         end
+
+        def table = @table ||= CastForm.of(piece)
+        def form(group) = @forms[group.id] ||= GroupForm.of(group)
+        def conflicts = CastForm.conflicts(table, piece)
+        def group_conflicts(group) = GroupForm.conflicts(form(group), group)
+        def row(person) = table.value(person.id.to_s).split(",")
+        def in?(person, group) = row(person).include?(group.id.to_s)
+        def cast?(person) = row(person).include?("in")
 
         def screen = :share_out
         def groups = @groups ||= piece.groups.includes(:leader, :people).to_a
         def dancers = @dancers ||= piece.studio.people.dancers.to_a
         def cast = snapshot.cast
-        def in?(person, group) = cast.fetch(person.id, []).include?(group.id)
-        def cast?(person) = cast.key?(person.id)
         def size(group) = cast.count { |_, groups| groups.include?(group.id) }
       end
     end

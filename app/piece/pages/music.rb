@@ -7,32 +7,21 @@ module App
       class Music < Shared::PiecePage
         attr_reader :errors
 
+        # typed: the form as it was sent (MusicForm).
         def initialize(typed: nil, errors: {}, **rest)
           super(**rest)
           @typed = typed
           @errors = errors
         end
 
+        def fields_form = @typed || MusicForm.of(piece)
+        def conflicts = MusicForm.conflicts(fields_form)
         def screen = :share_out
         def findings = Core::Piece::MusicFit.new(work).findings.map { |finding| Shared::Wording.music(finding) }
         def starts = order.start_points
         def form = FormPicture.new(self)
 
-        def value(name) = (@typed || saved)[name].to_s
-
-        private
-
-        def saved
-          track = piece.track || Records::Track.new
-          {
-            "title" => piece.title,
-            "show_date" => piece.show_date&.iso8601,
-            "length" => track.length_seconds && Formats::Times.length(track.length_seconds),
-            "first_count" => Shared::Drawing.plain(track.first_count_seconds.to_f),
-            "tempo" => TempoLines.render(track.tempo),
-            "form" => FormLines.render(track.form)
-          }
-        end
+        def value(name) = fields_form.value(name)
       end
     end
   end

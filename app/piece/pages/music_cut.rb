@@ -10,8 +10,6 @@ module App
           @track = track
         end
 
-        FIELDS = %w[title show_date length first_count tempo form].freeze
-
         def title = "#{I18n.t('music.new_cut')} · #{piece.title}"
         def cut = @cut ||= Core::Piece::NewCut.new(work, @track)
         # How many links move, in words.
@@ -25,7 +23,7 @@ module App
           I18n.t("music.part_other", before: part.before, after: part.after)
         end
 
-        def fields = FIELDS.map { |name| [name, value(name)] }
+        def fields = [*MusicForm::FIELDS.map { |name| [name, value(name)] }, ["was", value("was")]]
         def told = cut.told.filter_map { |id| people[id]&.name }
         def stale = cut.stale_joins.map { |index| [index, order.links[index - 1].name, order.links[index].name] }
         def by(seconds) = "#{seconds.positive? ? '+' : '−'}#{Formats::Times.tenth(seconds.abs)}"

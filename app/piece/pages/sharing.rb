@@ -16,6 +16,7 @@ module App
         end
 
         def screen = :share_out
+        def form = @form ||= SharingForm.of(piece)
         def spine = nil
         def choreographers = @choreographers ||= piece.studio.people.choreographers.to_a
         def teachers = @teachers ||= chosen.presence || taught.presence || choreographers

@@ -12,36 +12,45 @@ module App
           @params = params
         end
 
+        # Value, where something is wrong: the form as it was sent.
         def run
-          figures =
-            RANGES.to_h do |name, range|
-              [name, Integer(given(name), exception: false)&.then { |value| value if range.cover?(value) }]
-            end
-          cleaning = Records::Piece::CLEANING.find { |share| (share - @params["cleaning"].to_f).abs < 0.001 }
-          return Shared::Result.no({ base: I18n.t("plans.wishes_faults") }) if figures.value?(nil) || cleaning.nil?
+          @piece.with_lock do
+            form = WishesForm.of(@piece, @params)
+            @given = form.merged
+            fault = (I18n.t("forms.both") if form.conflicts.any?) || faults
+            next Shared::Result.no({ base: fault }, form) if fault
 
-          return Shared::Result.no({ base: I18n.t("plans.deadline_faults") }) if deadlines.nil?
-
-          @piece.update!(
-            settings:
-              @piece.settings.merge(figures)
-                .merge("cleaning" => cleaning, "deadlines" => deadlines, "quorum" => figures["quorum"] / 100.0)
-          )
-          Shared::Result.ok
+            @piece.update!(settings: @piece.settings.merge(settings))
+            Shared::Result.ok
+          end
         end
 
         private
 
-        # A form without the quorum leaves it.
-        def given(name)
-          name == "quorum" && @params[name].nil? ? (@piece.setting("quorum") * 100).round.to_s : @params[name].to_s
+        def faults
+          return I18n.t("plans.wishes_faults") if figures.value?(nil) || cleaning.nil?
+
+          I18n.t("plans.deadline_faults") if deadlines.nil?
         end
+
+        def settings
+          { **figures, "cleaning" => cleaning, "deadlines" => deadlines, "quorum" => figures["quorum"] / 100.0 }
+        end
+
+        def figures
+          RANGES.to_h do |name, range|
+            value = Integer(@given[name], exception: false)
+            [name, (value if range.cover?(value))]
+          end
+        end
+
+        def cleaning = Records::Piece::CLEANING.find { |share| (share - @given["cleaning"].to_f).abs < 0.001 }
 
         # Dates as given, all on or before the show; nil when one is none.
         def deadlines
-          given = Records::Piece::DEADLINES.to_h { |name| [name, @params[name].to_s] }.reject { |_, text| text.empty? }
+          given = @given.slice(*Records::Piece::DEADLINES).reject { |_, text| text.empty? }
           dates = given.values.map { |text| Date.iso8601(text) }
-          editing = @params["editing_days"].to_s.empty? ? 0 : Integer(@params["editing_days"].to_s)
+          editing = @given["editing_days"].empty? ? 0 : Integer(@given["editing_days"])
           if dates.all? { |date| @piece.show_date.nil? || date <= @piece.show_date } && editing.between?(0, 120)
             given.merge("editing_days" => editing)
           end

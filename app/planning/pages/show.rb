@@ -7,7 +7,18 @@ module App
       class Show < Shared::PiecePage
         Burden = Struct.new(:person, :calls, :work, :waiting, keyword_init: true)
 
+        attr_reader :fault
+
+        # wishes: the form of what it aims at as it was sent, where something is wrong with it; fault: what.
+        def initialize(wishes: nil, fault: nil, **rest)
+          super(**rest)
+          @wishes = wishes
+          @fault = fault
+        end
+
         def screen = :plan
+        def wishes = @wishes ||= WishesForm.of(piece)
+        def wish_conflicts = WishesForm.conflicts(wishes)
         def plan = season_snapshot.latest_plan(piece)
         def published = season_snapshot.published_plan(piece)
 
@@ -44,7 +55,6 @@ module App
           @being_made if @being_made&.under_way?(Shared::Clock.now)
         end
 
-        def wish(name) = piece.setting(name)
         def deadlines = season.deadlines
         def due = season.due
 

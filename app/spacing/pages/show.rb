@@ -79,6 +79,7 @@ module App
                       end
         end
 
+        def floor_form = FloorForm.of(piece)
         def moment_key(moment = self.moment) = moment.first == :count ? "count-#{moment.last}" : moment.first.to_s
 
         def moment_name(moment)

@@ -8,6 +8,7 @@ module App
         def initialize(place, params)
           @place = place
           @role = params["role"].to_s
+          @was = params["was"]
         end
 
         # One at a time in a studio: of two directors who demote each other, the second is told.
@@ -22,6 +23,10 @@ module App
         private
 
         def change
+          if @was.present? && @was != @place.role
+            return Shared::Result.no({ base: I18n.t("team.meanwhile", role: I18n.t("roles.#{@place.role}")) })
+          end
+
           if @place.last_director? && @role != "director"
             return Shared::Result.no({ base: I18n.t("settings.last_director") })
           end

@@ -5,8 +5,6 @@ module App
     module Actions
       # The studio's name, time zone and care figures.
       class ChangeSettings
-        # Figures that came later: a form without them leaves them.
-        LATER = %w[latest_finish re_warm recap to_music].freeze
         IN_FIVES = (Figures::RANGES.keys - ["new_eights"]).freeze
 
         def initialize(studio, params)
@@ -14,41 +12,49 @@ module App
           @params = params
         end
 
+        # Value, where something is wrong: the form as it was sent.
         def run
-          figures = Figures::RANGES.to_h { |name, _| [name, figure(name)] }
-          bad =
-            figures.reject do |name, value|
-              value && Figures::RANGES[name].cover?(value) && (!IN_FIVES.include?(name) || (value % 5).zero?)
-            end
-          if bad.any?
-            return Shared::Result.no(bad.to_h do |name, _|
-              [
-                name.to_sym,
-                I18n.t(
-                  IN_FIVES.include?(name) ? "settings.figure" : "settings.whole",
-                  min: Figures::RANGES[name].min,
-                  max: Figures::RANGES[name].max
-                )
-              ]
-            end)
-          end
+          @studio.with_lock do
+            form = SettingsForm.of(@studio, @params)
+            next Shared::Result.no({ base: I18n.t("forms.both") }, form) if form.conflicts.any?
 
-          @studio.assign_attributes(
-            name: @params["name"].to_s.strip,
-            time_zone: @params["time_zone"].to_s,
-            settings: @studio.settings.merge(figures)
-          )
-          @studio.save ? Shared::Result.ok : Shared::Result.no(@studio.errors.to_hash.transform_values(&:first))
+            @given = form.merged
+            faults = wrong_figures
+            next Shared::Result.no(faults, form) if faults.any?
+
+            save ? Shared::Result.ok : Shared::Result.no(first_errors, form)
+          end
         end
 
         private
 
-        # Minutes, or a time of day for the latest finish; what was not sent stays as it is.
-        def figure(name)
-          text = @params[name].to_s
-          return @studio.setting(name) if text.empty? && LATER.include?(name)
+        def save
+          @studio.assign_attributes(
+            name: @given["name"],
+            time_zone: @given["time_zone"],
+            settings: @studio.settings.merge(figures)
+          )
+          @studio.save
+        end
 
-          name == "latest_finish" ? Formats::Times.minutes(text) : Integer(text, exception: false)
+        def first_errors = @studio.errors.to_hash.transform_values(&:first)
+        def figures = Figures::RANGES.keys.to_h { |name| [name, figure(name)] }
+
+        def wrong_figures
+          figures.reject { |name, value| right?(name, value) }.to_h do |name, _|
+            range = Figures::RANGES[name]
+            kind = IN_FIVES.include?(name) ? "figure" : "whole"
+            [name.to_sym, I18n.t("settings.#{kind}", min: range.min, max: range.max)]
+          end
+        end
+
+        def right?(name, value)
+          value && Figures::RANGES[name].cover?(value) && (!IN_FIVES.include?(name) || (value % 5).zero?)
+        end
+
+        # Minutes, or a time of day for the latest finish.
+        def figure(name)
+          name == "latest_finish" ? Formats::Times.minutes(@given[name]) : Integer(@given[name], exception: false)
         end
       end
     end

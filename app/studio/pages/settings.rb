@@ -7,10 +7,15 @@ module App
       class Settings
         attr_reader :member, :errors
 
-        def initialize(member, errors = {})
+        # form: the settings as they were sent, where something is wrong with them.
+        def initialize(member, errors = {}, form: nil)
           @member = member
           @errors = errors
+          @form = form
         end
+
+        def form = @form ||= SettingsForm.of(studio)
+        def conflicts = SettingsForm.conflicts(form)
 
         def title = I18n.t("ways.settings")
         def screen = :settings
@@ -22,15 +27,7 @@ module App
         def until_day(invitation) = Shared::Dates.day(invitation.expires_at.to_date)
         def choreographers = studio.people.choreographers
 
-        def figures
-          Figures::RANGES.keys.map do |name|
-            [
-              name,
-              I18n.t("settings.figures.#{name}"),
-              name == "latest_finish" ? Formats::Times.clock(studio.setting(name)) : studio.setting(name)
-            ]
-          end
-        end
+        def figures = Figures::RANGES.keys.map { |name| [name, SettingsForm.label(name), form.value(name)] }
       end
     end
   end

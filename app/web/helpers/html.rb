@@ -22,6 +22,11 @@ module App
         # Also the form's key (Gate#once): another one in every form that is printed. Not filled in again by a browser.
         def csrf_field = %(<input type="hidden" name="authenticity_token" value="#{csrf}" autocomplete="off">)
 
+        # What a form that several people may open remembers of how it was opened (Shared::OpenForm).
+        def was_field(form)
+          %(<input type="hidden" name="was" value="#{Rack::Utils.escape_html(form.was)}" autocomplete="off">)
+        end
+
         # A whole page in the layout. view: template; page: its page object.
         def page(view, page, layout: :layout, status: 200, **locals)
           self.status status

@@ -1,0 +1,29 @@
+# frozen_string_literal: true
+
+module App
+  module Planning
+    # The form of what a plan should aim at.
+    module WishesForm
+      module_function
+
+      def of(piece, sent = nil)
+        Shared::OpenForm.new(now(piece), sent: sent&.slice(*now(piece).keys, "was"))
+      end
+
+      def now(piece)
+        deadlines = piece.setting("deadlines")
+        {
+          "full_runs" => piece.setting("full_runs"),
+          "ready_days" => piece.setting("ready_days"),
+          "quorum" => (piece.setting("quorum") * 100).round,
+          "cleaning" => piece.setting("cleaning").to_f,
+          **Records::Piece::DEADLINES.to_h { |name| [name, deadlines[name]] },
+          "editing_days" => deadlines["editing_days"]
+        }.transform_values(&:to_s)
+      end
+
+      # [[label, mine, theirs], …] of what two people changed.
+      def conflicts(form) = form.conflicts.map { |each| [I18n.t("plans.wishes.#{each.name}"), each.mine, each.theirs] }
+    end
+  end
+end

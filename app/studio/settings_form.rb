@@ -1,0 +1,26 @@
+# frozen_string_literal: true
+
+module App
+  module Studio
+    # The studio's name, time zone and figures of care, as typed.
+    module SettingsForm
+      module_function
+
+      def of(studio, sent = nil)
+        Shared::OpenForm.new(now(studio), sent: sent&.slice(*now(studio).keys, "was"))
+      end
+
+      def now(studio)
+        figures = Figures::RANGES.keys.to_h { |name| [name, studio.setting(name)] }
+        figures["latest_finish"] = Formats::Times.clock(figures["latest_finish"])
+        { "name" => studio.name_in_database, "time_zone" => studio.time_zone_in_database, **figures }
+      end
+
+      def label(name)
+        I18n.t(Figures::RANGES.key?(name) ? "settings.figures.#{name}" : "settings.fields.#{name}")
+      end
+
+      def conflicts(form) = form.conflicts.map { |each| [label(each.name), each.mine, each.theirs] }
+    end
+  end
+end
