@@ -1,5 +1,7 @@
 # frozen_string_literal: true
 
+require "uri"
+
 # What comes from the environment, in one place.
 module Settings
   NEEDED = %w[DATABASE_URL SESSION_SECRET APP_URL FILES_DIR].freeze
@@ -42,9 +44,31 @@ module Settings
 
   def check_production
     missing = NEEDED.select { |name| ENV[name].to_s.empty? }
-    return if missing.empty?
+    if missing.any?
+      abort "Join Chain does not start in production without: #{missing.join(', ')}.\n" \
+            "Set them in the environment; docs/deployment.md says what each is for."
+    end
+    return if public_url?(app_url)
 
-    abort "Join Chain does not start in production without: #{missing.join(', ')}.\n" \
-          "Set them in the environment; docs/deployment.md says what each is for."
+    abort "APP_URL must be where people reach the studio, like https://studio.example, with nothing behind the name. " \
+          "Links in mails and the names the server answers to are made from it; it is #{app_url.inspect} now."
+  end
+
+  # https and a name, a port if need be, and nothing else: passwords and private links go through it.
+  def public_url?(text)
+    uri = URI.parse(text)
+    bare = [uri.userinfo, uri.query, uri.fragment].none? && ["", "/"].include?(uri.path)
+    uri.is_a?(URI::HTTPS) && uri.host.to_s.match?(/\A[a-z0-9.-]+\z/i) && bare
+  rescue URI::InvalidURIError
+    false
+  end
+
+  # Names that requests may be for. A page that somebody else's name leads here is refused: outside production too, so
+  # that no site that a browser visits can talk to a studio on this machine.
+  def permitted_hosts
+    own = URI(app_url).host
+    return [own] if production?
+
+    [own, "localhost", "127.0.0.1", "[::1]", *("example.org" if test?)].uniq
   end
 end

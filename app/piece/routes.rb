@@ -22,7 +22,9 @@ module App
           action = Actions::Create.new(member, params)
           next page("piece/new", Pages::New.new(studio, params, action.errors), status: 422) if action.errors.any?
 
-          redirect "/pieces/#{action.run.id}"
+          made = action.run
+          say t("pieces.made", title: made.title), saved: request.path_info
+          redirect "/pieces/#{made.id}"
         end
       end
 

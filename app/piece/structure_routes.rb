@@ -22,7 +22,7 @@ module App
             )
           end
 
-          say t("structure.saved"), undo: result.value
+          say t("structure.saved"), undo: result.value, saved: request.path_info
           redirect "/pieces/#{piece.id}"
         end
         app.allow :director, post: "/pieces/:piece/revisions/:number/restore" do

@@ -28,7 +28,7 @@ module App
             next page("steps/show", shown, status: code)
           end
 
-          say result.value
+          say result.value, saved: request.path_info
           redirect "/pieces/#{piece.id}/steps?section=#{section.id}"
         end
       end
@@ -50,7 +50,7 @@ module App
             )
           end
 
-          say result.value
+          say result.value, saved: request.path_info
           redirect "/pieces/#{piece.id}/steps?#{Rack::Utils.build_query(shown)}"
         end
       end

@@ -6,11 +6,11 @@ document.addEventListener("alpine:init", () => {
     sequence: 0,
     timer: null,
     drafted: false,
+    older: false,
 
     init() {
       this.list = this.$refs.eights;
       this.form = this.$root;
-      this.draft = `draft:${this.form.getAttribute("action")}`;
       this.recall();
       window.addEventListener("keydown", event => this.anywhere(event));
     },
@@ -21,17 +21,23 @@ document.addEventListener("alpine:init", () => {
       return row.querySelector("input");
     },
 
-    // Drafts survive a reload; one made of another version of the section is not put back.
     keep() {
-      const fields = [...new FormData(this.form)].filter(([name]) => name.startsWith("rows["));
-      sessionStorage.setItem(this.draft, JSON.stringify({ version: this.form.dataset.version, fields }));
+      window.drafts.keep(this.form, [...new FormData(this.form)].filter(([name]) => name.startsWith("rows[")));
     },
     recall() {
-      const kept = JSON.parse(sessionStorage.getItem(this.draft) || "null");
-      if (!kept || kept.version !== this.form.dataset.version) return;
-      const last = Math.max(...kept.fields.map(([name]) => Number(name.match(/\d+/)[0])));
+      const kept = window.drafts.read(this.form);
+      if (!kept || kept.fields.length === 0) return;
+      if (kept.current) this.fill(kept.fields);
+      else this.older = true;
+    },
+    putBack() {
+      this.older = false;
+      this.fill(window.drafts.read(this.form).fields);
+    },
+    fill(fields) {
+      const last = Math.max(...fields.map(([name]) => Number(name.match(/\d+/)[0])));
       while (this.rows().length < last && this.$refs.blank) this.insertAfter(this.rows().at(-1), "");
-      kept.fields.forEach(([name, value]) => {
+      fields.forEach(([name, value]) => {
         const field = this.form.elements[name];
         if (field && field.value !== value) {
           field.value = value;
@@ -41,7 +47,7 @@ document.addEventListener("alpine:init", () => {
       if (this.drafted) this.changed();
     },
     forget() {
-      sessionStorage.removeItem(this.draft);
+      window.drafts.drop(this.form);
       location.reload();
     },
     layer(event) {
@@ -144,7 +150,6 @@ document.addEventListener("alpine:init", () => {
       this.changed();
     },
     sent() {
-      sessionStorage.removeItem(this.draft);
       setTimeout(() => {
         this.busy = true;
       });

@@ -26,7 +26,7 @@ module App
       set :dump_errors, false
       set :show_exceptions, false
       set :raise_errors, false
-      set :host_authorization, permitted_hosts: Settings.production? ? [URI(Settings.app_url).host] : []
+      set :host_authorization, permitted_hosts: Settings.permitted_hosts
       set :strict_paths, false
       set :absolute_redirects, false
 

@@ -126,26 +126,43 @@ document.addEventListener("alpine:init", () => {
   // Lines of structure, understood while they are typed. Answers that come late are dropped; drafts survive a reload.
   Alpine.data("structure", () => ({
     busy: false,
+    drafted: false,
+    older: false,
     sequence: 0,
     timer: null,
     init() {
-      this.lines = this.$refs.lines;
-      const draft = sessionStorage.getItem(this.draftKey());
-      if (draft && this.lines.value === "") {
-        this.lines.value = draft;
-        this.ask();
-      }
+      this.form = this.$root;
+      const kept = window.drafts.read(this.form);
+      if (!kept) return;
+      if (kept.current) this.fill(kept.fields);
+      else this.older = true;
     },
-    draftKey() {
-      return `draft:${location.pathname}`;
+    fields() {
+      return [...this.form.querySelectorAll("input:not([type=hidden]), textarea")].map(each => [each.name, each.value]);
+    },
+    fill(fields) {
+      fields.forEach(([name, value]) => {
+        const field = this.form.elements[name];
+        if (!field || field.value === value) return;
+        field.value = value;
+        this.drafted = true;
+      });
+      if (this.drafted) this.ask();
+    },
+    putBack() {
+      this.older = false;
+      this.fill(window.drafts.read(this.form).fields);
+    },
+    forget() {
+      window.drafts.drop(this.form);
+      location.reload();
     },
     changed() {
-      sessionStorage.setItem(this.draftKey(), this.lines.value);
+      window.drafts.keep(this.form, this.fields());
       clearTimeout(this.timer);
       this.timer = setTimeout(() => this.ask(), 220);
     },
     sent() {
-      sessionStorage.removeItem(this.draftKey());
       setTimeout(() => {
         this.busy = true;
       });

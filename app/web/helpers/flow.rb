@@ -34,7 +34,10 @@ module App
           refuse_input("to" => t("errors.yes_or_no"))
         end
 
-        def say(text, undo: nil) = session["flash"] = { "text" => text, "undo" => undo }
+        # undo: a path that undoes it; saved: where the form was sent whose draft is not needed any more.
+        def say(text, undo: nil, saved: nil)
+          session["flash"] = { "text" => text, "undo" => undo, "saved" => saved }
+        end
 
         def take_flash = session.delete("flash")
 
