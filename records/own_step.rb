@@ -8,6 +8,10 @@ module Records
     validates :name, presence: true, length: { maximum: 40 }, format: { with: /[[:alpha:]]/ }
     validates :counts, numericality: { only_integer: true, in: 1..32 }, allow_nil: true
     validate :known
+    scope :accepted, -> { where(proposed_at: nil) }
+    scope :proposed, -> { where.not(proposed_at: nil) }
+
+    def proposed? = !proposed_at.nil?
 
     # As the core knows steps.
     def step

@@ -63,8 +63,8 @@ module Records
     # What steps are called here: the studio's own words before the known ones.
     def vocabulary
       @vocabulary ||=
-        if own_steps.any?
-          Core::Movement::Vocabulary.new(own: own_steps.map(&:step))
+        if own_steps.accepted.any?
+          Core::Movement::Vocabulary.new(own: own_steps.accepted.map(&:step))
         else
           Core::Movement::Vocabulary::DEFAULT
         end

@@ -40,7 +40,7 @@ module App
           section = find(piece.sections)
           permit Policy, section, :edit?
           kind = Records::Version::KINDS.find { |each| each == params["kind"] } || halt(404)
-          result = Actions::SaveVersion.new(section, kind, params, account).run
+          result = Actions::SaveVersion.new(section, kind, params, member).run
           shown = { section: section.id.to_s, version: kind }
           unless result.ok?
             next page(

@@ -184,6 +184,10 @@ module ValidRequests
     "/pieces/:piece/corrections/:id/settle" => -> { { "to" => "yes" } },
     "/pieces/:piece/sharing" => -> { { "taught" => { section.id.to_s => other_teacher.id.to_s } } },
     "/pieces/:piece/names" => -> { { "name" => "swoosh", "like" => "turn", "counts" => "2" } },
+    "/pieces/:piece/names/:id/accept" => lambda do
+      studio.own_steps.update_all(proposed_at: NOW)
+      {}
+    end,
     "/pieces/:piece/names/:id/delete" => -> { {} },
     "/pieces/:piece/groups" => -> { { "name" => "Wings" } },
     "/pieces/:piece/cast" => lambda do

@@ -190,7 +190,8 @@ RSpec.describe App::Reading::PieceSnapshots, :web do
     # Two people who give the same name: whoever is second reads a sentence.
     {
       "a word for a step" => lambda do |own|
-        App::Steps::Actions::AddOwnStep.new(own, { "name" => "Wiggle", "like" => "jump" }).run
+        own_director = own.memberships.find_by!(role: "director")
+        App::Steps::Actions::AddOwnStep.new(own_director, { "name" => "Wiggle", "like" => "jump" }).run
       end,
       "a room" => ->(own) { App::Rehearsals::Actions::AddRoom.new(own, { "room" => "Attic", "capacity" => "9" }).run },
       "a group" => ->(own) { App::Piece::Actions::SaveGroups.new(own.pieces.first, { "name" => "Early" }).add },

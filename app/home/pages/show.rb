@@ -40,10 +40,19 @@ module App
 
         # [[text, path, title of its piece], …]. A piece that cannot be read is the first thing to decide about.
         def decisions
-          @decisions ||= pieces.flat_map { |card| decisions_of(card) }
+          @decisions ||= [*proposed_words, *pieces.flat_map { |card| decisions_of(card) }]
         end
 
         private
+
+        # Words that choreographers propose: the director's to take in.
+        def proposed_words
+          return [] unless member.director? && pieces.any?
+
+          studio.own_steps.proposed.order(:proposed_at).map do |word|
+            [I18n.t("decisions.word", name: word.name, by: word.by_name), pieces.first.path("/names"), studio.name]
+          end
+        end
 
         def decisions_of(card)
           card.decisions.map { |text, path| [text, path, card.piece.title] }

@@ -5,18 +5,20 @@ module App
     module Actions
       # Saves a version of a section and who dances it here. An eight left empty is danced as taught.
       class SaveVersion
-        def initialize(section, kind, params, account)
+        def initialize(section, kind, params, member)
           @section = section
           @piece = section.piece
           @kind = kind
           @params = params
-          @account = account
+          @member = member
+          @account = member.account
         end
 
         # Value: what to say, or :conflict.
         def run
           fault = too_long ? I18n.t("steps.faults.long", eight: too_long) : unreadable
           return Shared::Result.no({ rows: fault }) if fault
+          return Shared::Result.no({ rows: I18n.t("versions.directors") }) if beyond_own?
 
           Records::Piece.transaction do
             row =
@@ -47,10 +49,23 @@ module App
 
         def unreadable = Unreadable.fault(eights.values, @piece.studio.vocabulary)
 
+        def people = @people ||= @params["people"].is_a?(Hash) ? @params["people"] : {}
+
+        # Whether a choreographer would give somebody a version wherever there is one.
+        def beyond_own?
+          return false if @member.director?
+
+          everywhere = given_everywhere.pluck(:person_id).to_set(&:to_s)
+          people.any? { |person, where| where == "piece" && !everywhere.include?(person) }
+        end
+
+        def given_everywhere = @piece.version_people.where(kind: @kind, section_id: nil)
+
         # people[id]: "" not in this version, "section" here, "piece" wherever there is such a version.
         def give
-          given = @params["people"].is_a?(Hash) ? @params["people"] : {}
-          @piece.people.where(id: given.keys.grep(/\A\d+\z/)).find_each { |person| one(person, given[person.id.to_s]) }
+          chosen = @piece.people.where(id: people.keys.grep(/\A\d+\z/))
+          chosen = chosen.where.not(id: given_everywhere.select(:person_id)) unless @member.director?
+          chosen.find_each { |person| one(person, people[person.id.to_s]) }
         end
 
         def one(person, where)

@@ -15,7 +15,16 @@ module App
 
         def screen = :steps
         def value(name) = @typed[name].to_s
-        def own = piece.studio.own_steps.order(:name)
+        def own = piece.studio.own_steps.accepted.order(:name)
+        def proposed = piece.studio.own_steps.proposed.order(:proposed_at)
+        def may_remove?(word) = !piece.archived? && WordPolicy.new(member, word).remove?
+
+        # [[where, text], …] of the lines that a proposed word would change.
+        def changed_by(word)
+          Reading::WordChange.new(piece.studio, word).lines.map do |line|
+            [I18n.t("names.line", piece: line.piece.title, section: line.section.name, eight: line.eight), line.text]
+          end
+        end
         def may_add? = %w[director choreographer].include?(member.role) && !piece.archived?
         def known = Core::Movement::Vocabulary::DEFAULT.steps.map(&:name).sort
         def several = names.uses.select(&:several?)
