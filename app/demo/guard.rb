@@ -17,7 +17,8 @@ module App
 
       # Accounts of the demo that have its password still. They share one digest, which is compared once.
       def open_doors
-        digests = accounts.map(&:password_digest).uniq.select { |digest| BCrypt::Password.new(digest) == Builder::PASSWORD }
+        digests = accounts.map(&:password_digest).uniq
+        digests.select! { |digest| BCrypt::Password.new(digest) == Builder::PASSWORD }
         accounts.select { |account| digests.include?(account.password_digest) }
       end
 

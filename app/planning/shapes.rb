@@ -14,7 +14,8 @@ module App
         **Records::Piece::DEADLINES.to_h { |name| [name.to_sym, :text] }
       }.freeze
       # A change that is tried, or what a plan should be like.
-      ASKED = %i[change school rehearsal date start end person passes section teacher].to_h { |name| [name, :text] }
+      ASKED = %i[change school rehearsal date start end person passes section teacher count share]
+        .to_h { |name| [name, :text] }
     end
   end
 end

@@ -20,7 +20,7 @@ module App
       def school = what_if.school || piece.setting("school")
       def work = @work ||= what_if.work(snapshot.work)
       def items = @items ||= work.equal?(snapshot.work) ? snapshot.items : LearningItems.of(piece, work)
-      def season = @season ||= Records::Mapping::Seasons.new(piece, now:)
+      def season = @season ||= Records::Mapping::Seasons.new(piece, now:, **what_if.season)
 
       def tasks
         @tasks ||=
@@ -40,7 +40,7 @@ module App
       end
 
       def problem(**more)
-        @problem ||= what_if.problem(season.problem(tasks, hazards:))
+        @problem ||= season.problem(tasks, hazards:)
         more.empty? ? @problem : @problem.with(**more)
       end
 
@@ -66,6 +66,11 @@ module App
       # The plan people were told, else the newest.
       def plan = @plan ||= piece.published_plan || piece.latest_plan
 
+      # Full runs that lie behind us.
+      def done_runs
+        plan ? plan.slots.where(kind: "run").includes(:rehearsal).count { |slot| behind?(slot.rehearsal) } : 0
+      end
+
       private
 
       def snapshot = @snapshot ||= PieceSnapshots.of(piece)
@@ -82,10 +87,6 @@ module App
             .distinct
             .pluck("slots.task_key", :person_id)
         rows.group_by { |key, _| Core::Planning::TaskKey.subject(key) }.transform_values { |same| same.map(&:last) }
-      end
-
-      def done_runs
-        plan ? plan.slots.where(kind: "run").includes(:rehearsal).count { |slot| behind?(slot.rehearsal) } : 0
       end
 
       # What cleaning has been given already: {task key => minutes}.
@@ -107,9 +108,11 @@ module App
       end
 
       def wishes
-        { runs: piece.setting("full_runs"), done_runs:, away: season.away_shares, cleaning: piece.setting("cleaning"),
-          today: now.to_date, missed:, quorum: piece.setting("quorum"), reached:, held: }
+        { runs: setting("full_runs"), done_runs:, away: season.away_shares, cleaning: setting("cleaning"),
+          today: now.to_date, missed:, quorum: setting("quorum"), reached:, held: }
       end
+
+      def setting(name) = what_if.settings.fetch(name) { piece.setting(name) }
     end
   end
 end

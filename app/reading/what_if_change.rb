@@ -3,9 +3,10 @@
 module App
   module Reading
     # One thing changed, to see what a plan would then be: another school, a rehearsal more or less, somebody free,
-    # fewer or more passes, another teacher of a section. Planning::Actions::AcceptChange does it for good.
+    # fewer or more passes, another teacher of a section, fewer full runs, fewer dancers who are enough.
+    # Planning::Actions::AcceptChange does it for good.
     class WhatIfChange
-      KINDS = %w[school without extra freed passes teacher].freeze
+      KINDS = %w[school without extra freed passes teacher runs quorum].freeze
       PASSES = { "fewer" => 0.8, "more" => 1.2 }.freeze
 
       # params: what the form sends; nothing chosen is no variation.
@@ -25,10 +26,12 @@ module App
       def person = @person ||= (@studio.people.find_by(id: id("person")) if kind == "freed")
       def section = @section ||= (@piece.sections.find_by(id: id("section")) if kind == "teacher")
       def teacher = @teacher ||= (@studio.people.choreographers.find_by(id: id("teacher")) if kind == "teacher")
+      def runs = (whole("count", 0..20) if kind == "runs")
+      def quorum = (whole("share", 50..100) if kind == "quorum")
       def passes = (PASSES[@params["passes"]] if kind == "passes")
 
       # Whether enough was said to do it.
-      def valid? = !kind.nil? && [school, rehearsal, extra, person, passes, section && teacher].any?
+      def valid? = !kind.nil? && [school, rehearsal, extra, person, passes, runs, quorum, section && teacher].any?
 
       def text
         case kind
@@ -39,7 +42,7 @@ module App
         when "extra"
           I18n.t(
             "what_if.extra",
-            day: Shared::Dates.day(Date.iso8601(extra.date)),
+            day: Shared::Dates.day(extra.date),
             from: @params["start"],
             to: @params["end"]
           )
@@ -47,6 +50,10 @@ module App
           I18n.t("what_if.freed", name: person.name)
         when "passes"
           I18n.t("what_if.passes.#{@params['passes']}")
+        when "runs"
+          I18n.t("what_if.runs", count: runs)
+        when "quorum"
+          I18n.t("what_if.quorum", percent: quorum)
         else
           I18n.t("what_if.teacher", section: section.name, name: teacher.name)
         end
@@ -59,18 +66,11 @@ module App
         Core::Joins::Edit.section(work, section.id) { |each| each.with(choreographer: teacher.id) }
       end
 
-      def problem(problem)
-        if rehearsal
-          gone = Records::Mapping::Identifiers.window(rehearsal.id)
-          problem.with(windows: problem.windows.reject { |window| window.id == gone })
-        elsif extra
-          problem.with(windows: (problem.windows + [extra]).sort_by { |window| [window.day, window.start] })
-        elsif person
-          problem.freed(Records::Mapping::Identifiers.person(person.id))
-        else
-          problem
-        end
-      end
+      # The season as it would be then (see Records::Mapping::Seasons).
+      def season = { freed: person&.id, without: rehearsal&.id, extra: }.compact
+
+      # Settings of the piece that would be others.
+      def settings = { "full_runs" => runs, "quorum" => quorum && (quorum / 100.0) }.compact
 
       # What fewer or more passes make of a section (as a row or in the core): its difficulty, and minutes set by hand.
       def passed(section)
@@ -80,11 +80,12 @@ module App
         }
       end
 
-      # A further rehearsal in all rooms, its warm-up and cool-down taken off.
+      # A further rehearsal in all rooms.
       def extra
-        return unless kind == "extra"
+        return unless kind == "extra" && possible?
 
-        @extra ||= window if possible?
+        rooms = @studio.rooms.open.to_a
+        @extra ||= Records::Mapping::Seasons::Thought.new(date:, start_minute: from, end_minute: to, rooms:)
       end
 
       private
@@ -95,35 +96,24 @@ module App
         end
       end
 
-      def without(problem)
-        gone = Records::Mapping::Identifiers.window(rehearsal.id)
-        problem.with(windows: problem.windows.reject { |window| window.id == gone })
-      end
-
-      def with_extra(problem)
-        problem.with(windows: (problem.windows + [extra]).sort_by { |window| [window.day, window.start] })
+      def whole(name, range)
+        value = Integer(@params[name].to_s, exception: false)
+        value if range.cover?(value)
       end
 
       def id(name) = @params[name].to_s[/\A\d{1,18}\z/] || -1
 
+      # In five minutes' steps, with time to work, and in none of the rehearsals there are.
       def possible?
-        date && rooms.any? && [from, to].all? { |minute| minute && (minute % 5).zero? } && to - from > 60
+        return false unless date && @studio.rooms.open.any?
+
+        [from, to].all? { |minute| minute && (minute % 5).zero? } && to - from > 60 && !taken?
       end
 
-      def window
-        care = Records::Mapping::Seasons.care(@studio)
-        start = from + care.warm_up_for(@piece.sections.flat_map(&:hazards).uniq)
-        length = to - care.cool_down - start
-        Core::Planning::Window.new(
-          id: Records::Mapping::Identifiers::EXTRA,
-          date: date.iso8601,
-          start:,
-          finish: start + (length / 5 * 5),
-          rooms: rooms.map { |room| [Records::Mapping::Identifiers.room(room.id), room.capacity] }
-        )
+      def taken?
+        @studio.rehearsals.standing.where(date:).any? { |each| each.start_minute < to && from < each.end_minute }
       end
 
-      def rooms = @rooms ||= @studio.rooms.open.to_a
       def from = Formats::Times.minutes(@params["start"])
       def to = Formats::Times.minutes(@params["end"])
 

@@ -26,7 +26,7 @@ module App
               undo: ("/rehearsals/#{rehearsal.id}/cancel?to=no" if rehearsal.cancelled_at)
           redirect "/rehearsals"
         end
-        app.allow :director, post: "/rooms", takes: { room: :text, capacity: :text, area: :text } do
+        app.allow :director, post: "/rooms", takes: Shapes::ROOM do
           result = Actions::AddRoom.new(studio, params).run
           unless result.ok?
             next page(

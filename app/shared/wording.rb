@@ -15,6 +15,12 @@ module App
         )
       end
 
+      # What says why a plan falls short. names: {id => name} of people, tasks and rehearsals.
+      def reasons(names)
+        day = ->(date) { Dates.day(Date.iso8601(date)) }
+        Core::Planning::ReasonWriter.new(names, say: I18n.method(:t), day:)
+      end
+
       # Where a body is, in words; what is not known is left out.
       def body(body)
         parts = [

@@ -14,7 +14,7 @@ module Records
       module_function
 
       def person(id) = "p#{id}"
-      def window(id) = "w#{id}"
+      def window(id) = id == EXTRA ? EXTRA : "w#{id}"
       def room(id) = "r#{id}"
       def slot(id) = "slot-#{id}"
 

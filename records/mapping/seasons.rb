@@ -8,9 +8,20 @@ module Records
       Planning = Core::Planning
       GRID = 5
       private_constant :Planning
+      # A rehearsal that is only thought of.
+      Thought =
+        Struct.new(:date, :start_minute, :end_minute, :rooms, keyword_init: true) do
+          def id = Identifiers::EXTRA
+          def cancelled_at = nil
+        end
 
-      # now: the studio's local time; rehearsals that have begun are past.
-      def initialize(piece, now:, care: nil)
+      # now: the studio's local time; rehearsals that have begun are past. To see what a change would do, the season as
+      # it would be then: freed: id of somebody who comes whenever it is up to them; without: id of a rehearsal that
+      # falls away; extra: a Thought.
+      def initialize(piece, now:, care: nil, freed: nil, without: nil, extra: nil)
+        @freed = freed
+        @without = without
+        @extra = extra
         @piece = piece
         @studio = piece.studio
         @now = now
@@ -27,7 +38,9 @@ module Records
         @rehearsals ||=
           @studio.rehearsals.standing.includes(:rooms)
             .where(rehearsals: { date: ..(@piece.show_date || (@now.to_date + 365)) })
-            .select { |rehearsal| rehearsal.rooms.any? }
+            .select { |rehearsal| rehearsal.rooms.any? && rehearsal.id != @without }
+            .concat([@extra].compact)
+            .sort_by { |rehearsal| [rehearsal.date, rehearsal.start_minute] }
       end
 
       # Rehearsals still ahead.
@@ -48,6 +61,7 @@ module Records
           dancers: named.flat_map(&:dancers).uniq.sort,
           choreographers: named.flat_map(&:choreographers).uniq.sort,
           unavailable: unavailable,
+          availability:,
           target_window: target&.then { |rehearsal| Identifiers.window(rehearsal.id) },
           limits: limits(named),
           most_new_eights: @studio.setting("new_eights"),
@@ -64,7 +78,8 @@ module Records
         @others ||= begin
           plans =
             @studio.plans.where(replaced_at: nil).where.not(piece_id: @piece.id).where.not(published_at: nil).pluck(:id)
-          @studio.slots.where(plan_id: plans, rehearsal_id: open.map(&:id)).includes(:slot_people, :rehearsal).to_a
+          ahead = open.map(&:id).grep(Integer)
+          @studio.slots.where(plan_id: plans, rehearsal_id: ahead).includes(:slot_people, :rehearsal).to_a
         end
       end
 
@@ -76,7 +91,7 @@ module Records
         dates = open.map(&:date).uniq
         return {} if dates.empty?
 
-        whole = (absences(open) + visiting).select { |away| away[:from].nil? && Identifiers.person?(away[:who]) }.uniq
+        whole = own_absences.select { |away| away[:from].nil? && Identifiers.person?(away[:who]) }
         whole.group_by { |away| Identifiers.row(away[:who]) }.transform_values { |days| days.size.fdiv(dates.size) }
       end
 
@@ -136,6 +151,11 @@ module Records
             .distinct
             .pluck("slot_people.person_id", "slots.id", :minutes, :actual_minutes)
         rows.group_by(&:first).transform_values { |same| Planning::Actuals.factor(same.map { |row| row.last(2) }) }
+      end
+
+      # When people can come, on whatever day.
+      def availability
+        @availability ||= @freed ? everything.freed(Identifiers.person(@freed)) : everything
       end
 
       private
@@ -215,52 +235,18 @@ module Records
         )
       end
 
-      def unavailable = [*absences(open), *visiting, *elsewhere, *too_late]
+      def unavailable = [*own_absences, *elsewhere]
 
-      # Minors go home by the studio's latest hour, cooled down.
-      def too_late
-        latest = @studio.setting("latest_finish")
-        late = open.select { |rehearsal| rehearsal.end_minute > latest }
-        return [] if late.empty?
-
-        minors = @studio.people.where(adult: false, dances: true).pluck(:id)
-        late.map(&:date).uniq
-          .flat_map do |date|
-            minors.map { |id| { **away(Identifiers.person(id), date, latest - @care.cool_down, 1440), late: true } }
-          end
+      # Who cannot come to which of the rehearsals ahead, as far as it is up to them or to the studio's latest hour.
+      def own_absences
+        open.flat_map do |rehearsal|
+          availability.on(rehearsal.date.iso8601, opening: rehearsal.start_minute, closing: rehearsal.end_minute)
+        end.uniq
       end
 
-      # Absences as they keep people from working in some rehearsals; dancers also need their warm-up and cool-down.
-      def absences(rehearsals)
-        dancing = @studio.people.where(dances: true).pluck(:id)
-        @studio.absences.flat_map do |absence|
-          rehearsals
-            .select { |rehearsal| rehearsal.date.between?(absence.from_date, absence.to_date) }
-            .map { |rehearsal| missing(absence, rehearsal, dancing.include?(absence.person_id)) }
-            .uniq
-        end
-      end
-
-      def missing(absence, rehearsal, dances)
-        from = absence.from_minute
-        to = absence.to_minute
-        if dances &&
-            (from || to)
-          from, to =
-            @care.away(from, to, opening: rehearsal.start_minute, closing: rehearsal.end_minute, warm_up:)
-        end
-        away(Identifiers.person(absence.person_id), rehearsal.date, from, to)
-      end
+      def everything = Availabilities.of(@studio, care: @care, warm_up:)
 
       def away(who, date, from = nil, to = nil) = { who:, date: date.iso8601, from:, to: }
-
-      # Choreographers who named dates can come on these only.
-      def visiting
-        dates = open.map(&:date).uniq
-        @studio.visits.pluck(:person_id, :date).group_by(&:first).flat_map do |person, rows|
-          (dates - rows.map(&:last)).map { |date| away(Identifiers.person(person), date) }
-        end
-      end
 
       # What other pieces' plans hold: their people, who are at work then, and their room.
       def elsewhere = others.flat_map { |slot| taken(slot) }

@@ -10,7 +10,8 @@ RSpec.describe Core::Piece::Rereading do
   def words(name, like) = Core::Movement::Vocabulary.new(own: [known.find(like).with(name:, aliases: [])])
 
   def work_of(*texts)
-    section = Core::Piece::Section.new(id: 1, name: "Gate", rows: texts.map { |text| Core::Piece::Row.new(counts: 8, text:) })
+    rows = texts.map { |text| Core::Piece::Row.new(counts: 8, text:) }
+    section = Core::Piece::Section.new(id: 1, name: "Gate", rows:)
     Core::Piece::Work.new(title: "P", sections: [section], links: [Core::Piece::Link.new(section:)])
   end
 

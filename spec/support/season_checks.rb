@@ -19,7 +19,7 @@ class SeasonChecks
     @called = @slots.flat_map { |slot| slot.slot_people.map { |each| called(slot, each) } }
   end
 
-  def faults = [*outside, *cancelled, *twice, *rooms, *crowded, *absences, *late, *days, *cold, *together]
+  def faults = [*outside, *cancelled, *twice, *rooms, *crowded, *absences, *late, *days, *cold, *together, *unwatched]
 
   private
 
@@ -52,6 +52,32 @@ class SeasonChecks
       slot.start_minute >= slot.rehearsal.start_minute && slot.end_minute <= slot.rehearsal.end_minute
     end
     leaving.map { |slot| "#{slot.title} leaves its rehearsal on #{slot.rehearsal.date}" }
+  end
+
+  # Minors are never in a room by themselves while an adult of the rehearsal is idle.
+  def unwatched
+    grown = @studio.people.where(adult: true).pluck(:id).to_set
+    minors = @studio.people.where(adult: false).pluck(:id).to_set
+    own = @slots.select { |slot| slot.plan_id == @plan.id }
+    alone = own.reject do |slot|
+      ids = slot.slot_people.map(&:person_id)
+      ids.none? { |id| minors.include?(id) } || ids.any? { |id| grown.include?(id) }
+    end
+    alone.filter_map { |slot| say_unwatched(slot, own, grown) }
+  end
+
+  def say_unwatched(slot, own, grown)
+    same_day = own.select { |other| other.rehearsal_id == slot.rehearsal_id }
+    teachers = same_day.flat_map { |other| other.slot_people.select { |each| each.role == "teacher" }.map(&:person_id) }
+    idle = teachers.uniq.select { |id| grown.include?(id) && idle?(id, slot) }
+    "nobody looks after #{slot.title} on #{slot.rehearsal.date}, and #{names[idle.first]} is idle" if idle.any?
+  end
+
+  def idle?(who, slot)
+    day = @called.select { |each| each.who == who && each.rehearsal.date == slot.rehearsal.date }
+    date = slot.rehearsal.date
+    away = @studio.absences.where(person_id: who).any? { |each| date.between?(each.from_date, each.to_date) }
+    !away && day.none? { |each| each.from < slot.end_minute && slot.start_minute < each.to }
   end
 
   def cancelled

@@ -1,7 +1,11 @@
 # frozen_string_literal: true
 
+require_relative "filled_forms"
+
 # For every route that changes something: one request that it takes. Used with RouteWorld.
 module ValidRequests
+  include FilledForms
+
   PASSWORD = "another long password"
 
   # What a form of this route sends, filled in as somebody would.
@@ -22,81 +26,6 @@ module ValidRequests
   def other_teacher = studio.people.find_or_create_by!(name: "Mirela") { |person| person.teaches = true }
   def slots_now = piece.latest_plan.slots.order(:id)
   def eights = section.eights.to_h { |eight| [eight.position.to_s, { "counts" => "8", "text" => "1 step R" }] }
-
-  def person_form(name, person = nil)
-    { "name" => name, "dances" => "1", "adult" => "1", "lock_version" => person&.lock_version.to_s }
-  end
-
-  def piece_form
-    {
-      "title" => "Spring Piece",
-      "show_date" => "2027-04-01",
-      "length" => "3:20",
-      "bpm" => "112",
-      "structure" => "Gate, 4 eights, Odalys\nLantern, 2 eights"
-    }
-  end
-
-  def music_form
-    { **piece_form.except("bpm", "structure"), "tempo" => "112\nfrom 65: 96", "first_count" => "0.5", "form" => "" }
-  end
-
-  def section_form
-    {
-      "name" => "Opening Walk",
-      "fidelity" => "yours",
-      "method_preset" => section.method_preset,
-      "difficulty" => "1",
-      "length" => "4 eights",
-      "note" => "soft knees",
-      "entry" => { "facing" => "1" },
-      "hazards" => ["lift"],
-      "groups" => [piece.groups.first.id.to_s],
-      "lock_version" => section.lock_version.to_s
-    }
-  end
-
-  def settings_form
-    {
-      "name" => "Another name",
-      "time_zone" => "Europe/London",
-      "warm_up" => "10",
-      "cool_down" => "5",
-      "re_warm" => "5",
-      "recap" => "5",
-      "to_music" => "5",
-      "max_continuous" => "60",
-      "rest" => "10",
-      "daily_minutes" => "180",
-      "new_eights" => "8",
-      "latest_finish" => "21:00"
-    }
-  end
-
-  def formation
-    piece.formations.find_or_create_by!(studio:, link: piece.links.first, moment: "entry", count: nil)
-  end
-
-  def moment = { "moment" => "entry", "version" => formation.lock_version.to_s }
-  def in_room = { "here" => [dancer.id.to_s], "minutes" => {}, "taught" => {} }
-  def wishes = { "full_runs" => "3", "ready_days" => "5", "quorum" => "90", "cleaning" => "0.3" }
-
-  # A slot and a rehearsal to which it can be moved.
-  def movable
-    @movable ||= piece.latest_plan.slots.work.to_a.product(studio.rehearsals.standing.to_a).find do |slot, rehearsal|
-      slot.rehearsal_id != rehearsal.id && moves?(Records::Slot.find(slot.id), rehearsal)
-    end
-  end
-
-  def moves?(slot, rehearsal)
-    moved = nil
-    Records::Base.transaction(requires_new: true) do
-      account = members["director"].account
-      moved = App::Planning::Actions::MoveSlot.new(slot, rehearsal, account, studio.local(NOW)).run.ok?
-      raise ActiveRecord::Rollback
-    end
-    moved
-  end
 
   FORMS = {
     "/sign-in" => -> { { "email" => members["director"].account.email, "password" => Studios::PASSWORD } },

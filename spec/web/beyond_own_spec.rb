@@ -54,7 +54,8 @@ RSpec.describe "beyond one's own", :web do
       expect(text("/")).to include "Odalys proposes a word: “Clap”"
       expect(get(names).body).to include "Take in Clap"
       send_form "#{names}/#{word.id}/accept", {}
-      expect([word.reload.proposed?, Records::Studio.find(studio.id).vocabulary.match(%w[clap], 0).first.name]).to eq [false, "Clap"]
+      understood = Records::Studio.find(studio.id).vocabulary.match(%w[clap], 0).first.name
+      expect([word.reload.proposed?, understood]).to eq [false, "Clap"]
     end
 
     it "are taken out by the director where others' lines read otherwise without them" do
@@ -77,7 +78,8 @@ RSpec.describe "beyond one's own", :web do
 
   describe "versions" do
     let(:dancers) { make_cast(piece) }
-    let(:path) { "/pieces/#{piece.id}/sections/#{walk.id}/versions/seated" }
+
+    def path = "/pieces/#{piece.id}/sections/#{walk.id}/versions/seated"
 
     def given = piece.version_people.order(:person_id).pluck(:person_id, :section_id)
 
@@ -86,7 +88,7 @@ RSpec.describe "beyond one's own", :web do
       send_form path, {
         "lock_version" => version.to_s,
         "rows" => { "1" => { "text" => "1 clap" } },
-        "people" => people.to_h { |name, where| [dancers.find { |each| each.name.start_with?(name.to_s) }.id.to_s, where] }
+        "people" => people.transform_keys { |name| dancers.find { |each| each.name.start_with?(name.to_s) }.id.to_s }
       }
     end
 

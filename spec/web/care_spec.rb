@@ -152,7 +152,8 @@ RSpec.describe "care in the plan", :web do
       ]
       send_form plan_path, {}
       first = slots("recap").first
-      expect([first.title, first.slot_people.map(&:person_id).sort]).to eq [
+      danced = first.slot_people.where(role: "dancer").pluck(:person_id).sort
+      expect([first.title, danced]).to eq [
         "Recap: Opening Walk",
         dancers.first(2).map(&:id).sort
       ]
@@ -194,7 +195,10 @@ RSpec.describe "care in the plan", :web do
       App::Planning::Actions::WarmUps.new(plan, season).redo([rehearsal.id])
       again = slots("re_warm", plan)
       expect(
-        again.map { |slot| [slot.start_minute, slot.minutes, slot.room, slot.slot_people.map(&:person_id)] }
+        again.map do |slot|
+          called = slot.slot_people.reject { |each| each.role == "adult" }
+          [slot.start_minute, slot.minutes, slot.room, called.map(&:person_id)]
+        end
       ).to eq [[1135, 5, hall, [dancers[0].id]]]
       expect(text("/rehearsals/#{rehearsal.id}/call-sheet")).to include("18:55 – 19:00 Warm up again Ada Test")
       App::Planning::Actions::WarmUps.new(plan, season).redo([rehearsal.id])
@@ -335,5 +339,36 @@ RSpec.describe "care in the plan", :web do
     )
     dancers.last.absences.create!(studio:, from_date: "2027-02-01", to_date: "2027-03-05")
     expect(App::Reading::PlanDraft.new(piece, now).tasks.find { |each| each.kind == "learn" }.dancers.size).to eq 2
+  end
+
+  describe "an adult in the room" do
+    let(:odalys) { studio.people.find_by!(name: "Odalys") }
+
+    def with_minors = planned.slots.select { |slot| slot.slot_people.any? { |each| !each.person.adult } }
+    def adults(slot) = slot.slot_people.map(&:person).select(&:adult).map(&:name)
+
+    def planned
+      send_form plan_path, {}
+      piece.reload.latest_plan.tap { |plan| plan.slots.reset }
+    end
+
+    before { dancers.each { |dancer| dancer.update!(adult: false) } }
+
+    it "is named for every slot with minors, warming up and cooling down too, and told when to be there" do
+      slots = with_minors
+      expect(slots.map(&:kind)).to include("warm_up", "cool_down", "learn")
+      expect(slots.select { |slot| adults(slot).empty? }.map(&:title)).to eq []
+      send_form "/pieces/#{piece.id}/plans/#{piece.latest_plan.id}/publish", {}
+      warm_up = slots.select { |slot| slot.kind == "warm_up" }.min_by { |slot| slot.rehearsal.date }
+      sheet = text("/rehearsals/#{warm_up.rehearsal_id}/call-sheet")
+      expect(sheet).to include adults(warm_up).first
+      expect(sheet).not_to include "No adult is named"
+    end
+
+    it "is asked for where nobody can be" do
+      studio.people.where(teaches: true).update_all(adult: false)
+      planned
+      expect(text(plan_path)).to include "minors are in a room with no adult named"
+    end
   end
 end

@@ -231,7 +231,7 @@ RSpec.describe "screens", :web do
         .where(rehearsal: first)
         .order(:start_minute)
         .pluck(:title)
-      expect(again.slots.where(rehearsal: first).first.slot_people.count).to eq 3
+      expect(again.slots.where(rehearsal: first).first.slot_people.where(role: "dancer").count).to eq 3
     end
   end
 

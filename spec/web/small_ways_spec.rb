@@ -50,6 +50,14 @@ RSpec.describe "small ways", :web do
       )
     end
 
+    it "puts a further room into every rehearsal that is ahead, where that is wanted" do
+      make_season(studio, first: "2027-01-26", last: "2027-02-09")
+      told("/rooms", { "room" => "Loft", "capacity" => "9" })
+      told("/rooms", { "room" => "Attic", "capacity" => "9", "everywhere" => "1" })
+      rooms = studio.rehearsals.order(:date).map { |rehearsal| rehearsal.rooms.order(:id).map(&:name) }
+      expect(rooms).to eq [["Hall"], %w[Hall Attic], %w[Hall Attic]]
+    end
+
     it "refuses more dates than a season has" do
       studio.rooms.create!(name: "Hall", capacity: 20)
       daily = {

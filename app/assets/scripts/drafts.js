@@ -1,6 +1,6 @@
-// What is typed into a form and not saved yet, kept in this tab. Sending a form does not take its draft away: the answer
-// may never come. The page that says it was saved does. A draft of another version of what is edited is not put in by
-// itself; the form offers it.
+// What is typed into a form and not saved yet, kept in this tab. Sending a form does not take its draft away: the
+// answer may never come. The page that says it was saved does. A draft of another version of what is edited is not put
+// in by itself; the form offers it.
 document.addEventListener("alpine:init", () => {
   const key = form => `draft:${form.getAttribute("action")}`;
   const version = form => form.dataset.version || form.elements.lock_version?.value || "";

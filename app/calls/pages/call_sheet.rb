@@ -31,8 +31,15 @@ module App
         def pieces = slots.map { |slot| slot.plan.piece }.uniq
         def people = slots.flat_map { |slot| slot.slot_people.map(&:person) }.uniq
 
+        # Who is with them: teachers, or the adult that is named.
         def teachers(slot)
-          slot.slot_people.select { |called| called.role == "teacher" }.map { |called| called.person.name }
+          slot.slot_people.reject { |called| called.role == "dancer" }.map { |called| called.person.name }
+        end
+
+        # Whether minors are in a slot and no adult.
+        def unattended?(slot)
+          grown_up = slot.slot_people.map { |called| called.person.adult }
+          grown_up.any?(false) && grown_up.none?
         end
 
         def away

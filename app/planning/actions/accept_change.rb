@@ -31,8 +31,8 @@ module App
 
         def accept_extra
           date = @change.extra.date
-          Rehearsals::Actions::Add.new(@studio,
-                                       { "single" => date, **@asked.slice("start", "end"), "rooms" => rooms }).run
+          asked = { "single" => date.iso8601, **@asked.slice("start", "end"), "rooms" => rooms }
+          Rehearsals::Actions::Add.new(@studio, asked).run
           added = @studio.rehearsals.standing.where(date:).order(:id).last
           { Records::Mapping::Identifiers::EXTRA => Records::Mapping::Identifiers.window(added.id) }
         end
@@ -51,6 +51,14 @@ module App
 
         def accept_passes
           @piece.sections.each { |row| row.update!(**@change.passed(row)) }
+          nil
+        end
+
+        def accept_runs = set("full_runs" => @change.runs)
+        def accept_quorum = set("quorum" => @change.quorum / 100.0)
+
+        def set(values)
+          @piece.with_lock { @piece.update!(settings: @piece.settings.merge(values)) }
           nil
         end
 

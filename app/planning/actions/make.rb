@@ -44,7 +44,8 @@ module App
         def repaired(plan)
           return plan if plan.complete?
 
-          plan.with_repairs(Planning::Repairs.new(problem, plan.unplaced, quorum: @piece.setting("quorum")).all)
+          world = Offers::RepairWorld.new(@piece, @now)
+          plan.with_repairs(Planning::Repairs.new(problem, plan.unplaced, world:).all)
         end
 
         def problem(**more) = @draft.problem(**more, pinned: @draft.season.pinned)

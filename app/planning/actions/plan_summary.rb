@@ -19,7 +19,7 @@ module App
             "unplaced" => unplaced,
             "reasons" => sentences,
             "proven" => @plan.proven_impossible?,
-            "repairs" => @plan.repairs.map { |repair| repair_text(repair) },
+            "repairs" => repairs,
             "minutes" => @draft.tasks.sum(&:minutes),
             "rehearsals" => @draft.problem.windows.size,
             "made_at" => @draft.now.iso8601,
@@ -37,10 +37,17 @@ module App
 
         private
 
+        def repairs
+          @plan.repairs.map { |repair| { "text" => repair_text(repair), "asked" => world.asked(repair) } }
+        end
+
         def repair_text(repair)
           days = repair.window ? { repair.window.date => Shared::Dates.day(Date.iso8601(repair.window.date)) } : {}
-          Core::Planning::RepairWriter.new({ **@draft.names, **days }, say: I18n.method(:t)).text(repair)
+          names = { **@draft.names, **days }
+          Core::Planning::RepairWriter.new(names, say: I18n.method(:t), hours: world.method(:hours)).text(repair)
         end
+
+        def world = @world ||= Offers::RepairWorld.new(@draft.piece, @draft.now)
 
         def ready = @draft.problem.windows.find { |window| window.id == @plan.ready_window }&.date
 
@@ -51,7 +58,7 @@ module App
         end
 
         def sentences
-          writer = Core::Planning::ReasonWriter.new(@draft.names, say: I18n.method(:t))
+          writer = Shared::Wording.reasons(@draft.names)
           @plan.reasons.map { |reason| writer.text(reason) }
         end
 

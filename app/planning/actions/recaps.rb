@@ -53,7 +53,8 @@ module App
         end
 
         def shape(slot)
-          [slot.kind, slot.start_minute, slot.minutes, slot.title, slot.room_id, slot.slot_people.map(&:person_id).sort]
+          called = slot.slot_people.reject { |each| each.role == "adult" }.map(&:person_id).sort
+          [slot.kind, slot.start_minute, slot.minutes, slot.title, slot.room_id, called]
         end
 
         def wanted_shape(each)

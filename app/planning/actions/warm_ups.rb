@@ -31,6 +31,7 @@ module App
               warm_up: @season.warm_up
             )
           wanted.all.each { |each| write(rehearsal, each) }
+          NameAdults.new(@plan, @season).run(rehearsal)
         end
 
         private

@@ -9,16 +9,23 @@ module App
 
         private
 
-        def steps = [-> { now_side }, -> { PlanForOffer.new(changed, changed_plan) }]
+        def steps = [-> { now_side }, -> { PlanForOffer.new(changed.draft, changed.plan) }]
 
-        def answer((now_side, offered))
-          then_side = side(Core::Planning::PlanFigures.new(offered.plan), sentences(offered.plan, changed.names))
-          { facts: { now: now_side, then: then_side, changes: offered.plan.changes.to_h, text: change.text, way: },
-            plans: { WAY => offered.stored } }
+        def answer(worked)
+          now_side, offered = worked
+          figures = Core::Planning::PlanFigures.new(offered.plan)
+          facts = {
+            now: now_side,
+            then: side(figures, sentences(offered.plan, changed.draft.names)),
+            changes: offered.plan.changes.to_h,
+            text: change.text,
+            way: changed.way
+          }
+          { facts:, plans: { WAY => offered.stored } }
         end
 
         def change = @change ||= Reading::WhatIfChange.new(@piece, @offer.asked)
-        def changed = @changed ||= Reading::PlanDraft.new(@piece, @now, what_if: change)
+        def changed = @changed ||= ChangedPlan.new(@piece, @now, change)
 
         def now_side
           return side(Core::Planning::PlanFigures.new(standing, unplaced: standing_unplaced)) if @piece.latest_plan
@@ -35,32 +42,13 @@ module App
 
         def standing_unplaced = @piece.latest_plan.result.fetch("unplaced", []).sum { |task| task["minutes"] }
 
-        def told = @told ||= changed.season.placements(changed.plan)
-
-        # How it is planned again: "repair" or "anew", nil where there is nothing to keep.
-        def way
-          return if told.empty?
-
-          changed_plan.equal?(replanning.repair) ? "repair" : "anew"
-        end
-
-        def replanning
-          @replanning ||= Core::Planning::Replanning.new(problem(plan: told), effort: "quick")
-        end
-
-        def problem(**more) = changed.problem(**more, pinned: changed.season.pinned)
-
-        def changed_plan
-          @changed_plan ||= told.empty? ? Solver.new(problem, effort: "quick").plan : replanning.best
-        end
-
         def side(figures, reasons = [])
           { ready: figures.ready, unplaced: figures.unplaced, waiting: figures.waiting, most: figures.fullest_week,
             reasons: }
         end
 
         def sentences(plan, names)
-          writer = Core::Planning::ReasonWriter.new(names, say: I18n.method(:t))
+          writer = Shared::Wording.reasons(names)
           plan.reasons.map { |reason| writer.text(reason) }
         end
       end

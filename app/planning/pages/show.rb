@@ -33,7 +33,14 @@ module App
         def open_rehearsals = kept(:open) { season.open }
         def unplaced = plan.result.fetch("unplaced", [])
         def reasons = plan.result.fetch("reasons", [])
-        def repairs = plan.result.fetch("repairs", [])
+
+        # [[text, what the form of What if says for it], …]. Plans made before that was kept have texts only.
+        def repairs
+          plan.result.fetch("repairs", []).map do |each|
+            each.is_a?(String) ? [each, {}] : each.values_at("text", "asked")
+          end
+        end
+
         def proven? = plan.result["proven"]
         def unplaced_minutes = unplaced.sum { |task| task["minutes"] }
         def slots = plan ? kept(:slots) { plan.slots.includes(:rehearsal).to_a } : []
@@ -59,7 +66,18 @@ module App
         def due = season.due
 
         # Rehearsals in which a recap or the music is wanted and has no time, in words.
-        def without
+        def without = [*unattended, *without_time]
+
+        # Slots in which minors have no adult named, in words.
+        def unattended
+          days = kept(:unattended) { Unattended.new(plan).days }
+          return [] if days.empty?
+
+          named = days.first(4).map { |day| Shared::Dates.day(day) }.join(", ")
+          [I18n.t("plans.unattended", count: days.size, days: named)]
+        end
+
+        def without_time
           plan.result.fetch("without", []).group_by(&:first).map do |kind, pairs|
             I18n.t(
               "plans.without.#{kind}",

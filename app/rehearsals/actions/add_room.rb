@@ -18,6 +18,12 @@ module App
 
         private
 
+        # Into every rehearsal that is still ahead.
+        def put_everywhere(room)
+          ahead = @studio.rehearsals.standing.where(date: @studio.today(Shared::Clock.now)..)
+          ahead.each { |rehearsal| rehearsal.rehearsal_rooms.create!(studio: @studio, room:) }
+        end
+
         # A whole number, no larger than one above what any room has, so that the row can say what is wrong with it.
         def figure(name, most) = Integer(@params[name].to_s, exception: false)&.clamp(-1, most)
 
@@ -28,6 +34,7 @@ module App
           if @studio.rooms.where("lower(name) = ?", room.name.to_s.downcase).exists?
             Shared::Result.no({ room: I18n.t("rehearsals.same_room") })
           elsif room.save
+            put_everywhere(room) if @params["everywhere"] == "1"
             Shared::Result.ok(room)
           else
             Shared::Result.no(

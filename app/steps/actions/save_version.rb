@@ -16,9 +16,8 @@ module App
 
         # Value: what to say, or :conflict.
         def run
-          fault = too_long ? I18n.t("steps.faults.long", eight: too_long) : unreadable
+          fault = faults
           return Shared::Result.no({ rows: fault }) if fault
-          return Shared::Result.no({ rows: I18n.t("versions.directors") }) if beyond_own?
 
           Records::Piece.transaction do
             row =
@@ -46,6 +45,12 @@ module App
         end
 
         def too_long = texts.find { |_, text| text.length > 1000 }&.first
+
+        def faults
+          return I18n.t("steps.faults.long", eight: too_long) if too_long
+
+          unreadable || (I18n.t("versions.directors") if beyond_own?)
+        end
 
         def unreadable = Unreadable.fault(eights.values, @piece.studio.vocabulary)
 

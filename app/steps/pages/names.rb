@@ -25,6 +25,7 @@ module App
             [I18n.t("names.line", piece: line.piece.title, section: line.section.name, eight: line.eight), line.text]
           end
         end
+
         def may_add? = %w[director choreographer].include?(member.role) && !piece.archived?
         def known = Core::Movement::Vocabulary::DEFAULT.steps.map(&:name).sort
         def several = names.uses.select(&:several?)

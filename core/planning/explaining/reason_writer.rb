@@ -9,8 +9,10 @@ module Core
       MOST_DATES = 6
       private_constant :MOST, :MOST_IN_TURN, :MOST_DATES
 
-      # names: {id => name} of people, tasks and rehearsals; say: a callable (key, **values) => text.
-      def initialize(names = {}, say:)
+      # names: {id => name} of people, tasks and rehearsals; day: a callable, ISO date => what it is called; say: a
+      # callable (key, **values) => text.
+      def initialize(names = {}, say:, day: :itself.to_proc)
+        @day = day
         @names = names
         @say = say
         @lists = NameList.new(say:)
@@ -19,13 +21,16 @@ module Core
       # Core::Planning::Reason => "Mel teaches Harbour only on Tue 2 Feb: 40 minutes are needed, …"
       def text(reason)
         phrase(key(reason), who: list(Array(reason.who)), tasks: tasks(reason), dates: dates(reason),
-                            need: reason.need, have: reason.have, short: reason.short, count: Array(reason.who).size)
+                            need: reason.need, have: reason.have, short: reason.short, count: Array(reason.who).size,
+                            from: day(reason.from), to: day(reason.to))
       end
 
       private
 
       def phrase(key, **values) = @say.call("plan_reasons.#{key}", **values)
-      def list(ids, most = MOST) = @lists.of(ids.map { |id| @names.fetch(id, id).to_s }, most)
+      def day(date) = date && @day.call(date)
+      def name(id) = @names.fetch(id, id).to_s
+      def list(ids, most = MOST) = @lists.of(ids.map { |id| name(id) }, most)
 
       def key(reason)
         return "long" if reason.long && Array(reason.who).empty?

@@ -2,7 +2,9 @@
 
 module Core
   module Planning
-    # What would make an incomplete plan fit: each is tried with a quick search, and only what works is kept.
+    # What would make an incomplete plan fit: each is tried in the world it would be done in, and only what works is
+    # kept. That world is the problem itself, changed, and a quick search; whoever knows more of it (what a change does
+    # to the tasks, how a plan is made again) passes it in.
     class Repairs
       # kind: :rehearsal, :freed, :fewer_passes, :room, :runs or :quorum; who, window, share: what it is about; problem:
       # as it would be.
@@ -10,7 +12,10 @@ module Core
       FEWER = 0.8
 
       # quorum: the share of its dancers with which learning may go ahead.
-      def initialize(problem, unplaced, seed: 0, most: 4, quorum: 0.8, stop: -> { false })
+      # world: answers plan(repair), the Plan as it would be made then, or nil where that cannot be done; and
+      # quorums, the shares of dancers to try.
+      def initialize(problem, unplaced, seed: 0, most: 4, quorum: 0.8, world: nil, stop: -> { false })
+        @world = world
         @quorum = Quorum.new(share: quorum)
         @problem = problem
         @unplaced = unplaced
@@ -27,11 +32,14 @@ module Core
       private
 
       def tried(repair)
-        plan = Solver.new(repair.problem, seed: @seed, effort: "quick", stop: @stop).plan
-        repair.dup.tap { |found| found.ready_window = plan.ready_window } if plan.complete?
+        plan = @world ? @world.plan(repair) : Solver.new(repair.problem, seed: @seed, effort: "quick", stop: @stop).plan
+        repair.dup.tap { |found| found.ready_window = plan.ready_window } if plan&.complete?
       end
 
-      def candidates = [*freed, *quorum, *rehearsal, *runs, *rooms, *fewer]
+      def candidates = [*freed, *(@world ? quorums : quorum), *rehearsal, *runs, *rooms, *fewer]
+
+      # Smaller shares of its dancers with which learning goes ahead, as a wish of the whole plan.
+      def quorums = @world.quorums.map { |share| Repair.new(kind: :quorum, share:) }
 
       def lost = @problem.tasks.select { |task| @unplaced.key?(task.id) }
 
@@ -113,11 +121,7 @@ module Core
 
       def extra(like, day)
         window = like.with(id: "extra", date: Date.jd(day).iso8601)
-        Repair.new(
-          kind: :rehearsal,
-          window:,
-          problem: @problem.with(windows: (@problem.windows + [window]).sort_by { |each| [each.day, each.start] })
-        )
+        Repair.new(kind: :rehearsal, window:, problem: @problem.with_window(window))
       end
 
       # Without the full runs that found no place; one at least is left.

@@ -17,9 +17,8 @@ module Core
 
       # [Reason], at most MOST, of the gravest kind that holds.
       def reasons
-        @reasons ||=
-          %i[too_small too_long people rooms chain clique].lazy.map { |stage| send(stage) }.find(&:any?)&.first(MOST) ||
-          [nothing_single]
+        stages = %i[away too_small too_long people rooms chain clique].lazy
+        @reasons ||= stages.map { |stage| send(stage) }.find(&:any?)&.first(MOST) || [nothing_single]
       end
 
       # Whether any of them proves that no plan can do it.
@@ -29,6 +28,9 @@ module Core
 
       def jobs = @indexed.jobs
       def lost = @indexed.jobs.select { |job| @unplaced.key?(job.id) }
+
+      # Who is away all along comes first: no counting of rehearsals says more.
+      def away = Absentees.new(@problem, @indexed, @windows).of(lost)
 
       # Blocks larger than every room.
       def too_small

@@ -11,19 +11,31 @@ module Core
     # minutes]: dancers who were idle so long in a rehearsal warm up again before their next work, which counts as work;
     # nil for never. recap, to_music: minutes kept at the start and the end of a rehearsal for last time's new material
     # and today's; lately: [Task] that were new in the last rehearsal behind us, with those who were there. plan:
-    # placements of an earlier plan; pinned: those of them that stay where they are ([Placement]).
+    # placements of an earlier plan; pinned: those of them that stay where they are ([Placement]). availability: an
+    # Availability that says who could come to a rehearsal that is not there yet; nil where everybody could.
     class Problem < Values::Value.of(
       :windows, :tasks, grid: 5, min_part: 15, max_part: 60, max_continuous: 55, break_minutes: 5,
                         trip_cost: 30, dancers: [].freeze, choreographers: [].freeze, unavailable: [].freeze,
                         limits: [].freeze, show_date: nil, target_window: nil, plan: [].freeze, done: {}.freeze,
                         now: nil, most_new_eights: nil, rests: [].freeze, pinned: [].freeze, rewarm: nil,
-                        frame_minutes: 0, recap: 0, to_music: 0, lately: [].freeze
+                        frame_minutes: 0, recap: 0, to_music: 0, lately: [].freeze, availability: nil
     )
       # Ids of everybody a task may ask for.
       def people = dancers | choreographers
 
       # The same with somebody there whenever it is up to them: other pieces and a minor's hours stay as they are.
-      def freed(who) = with(unavailable: unavailable.reject { |entry| entry[:who] == who && Problem.theirs?(entry) })
+      def freed(who)
+        theirs = unavailable.select { |entry| entry[:who] == who && Problem.theirs?(entry) }
+        with(unavailable: unavailable - theirs, availability: availability&.freed(who))
+      end
+
+      # The same with one rehearsal more, to which come who can come then.
+      def with_window(window)
+        with(
+          windows: (windows + [window]).sort_by { |each| [each.day, each.start] },
+          unavailable: unavailable | (availability ? availability.of(window) : [])
+        )
+      end
 
       # Whether an entry of unavailable is a person's own absence, not other work or the limits of a day.
       def self.theirs?(entry) = entry.values_at(:work, :late, :frame).none?

@@ -1,0 +1,44 @@
+# frozen_string_literal: true
+
+module Records
+  module Mapping
+    # A studio's absences, dates of visiting choreographers and latest hour => Core::Planning::Availability.
+    class Availabilities
+      # care: Core::Planning::Care; warm_up: minutes before the work it is asked for.
+      def self.of(studio, care:, warm_up:) = new(studio).availability(care:, warm_up:)
+
+      def initialize(studio) = @studio = studio
+
+      def availability(**care)
+        Core::Planning::Availability.new(
+          absences: @studio.absences.map { |row| absence(row) },
+          visits:,
+          minors: ids(@studio.people.where(adult: false, dances: true)),
+          dancing: ids(@studio.people.where(dances: true)),
+          latest: @studio.setting("latest_finish"),
+          **care
+        )
+      end
+
+      private
+
+      def ids(people) = people.ids.map { |id| Identifiers.person(id) }
+
+      def absence(row)
+        {
+          who: Identifiers.person(row.person_id),
+          from_date: row.from_date.iso8601,
+          to_date: row.to_date.iso8601,
+          from: row.from_minute,
+          to: row.to_minute
+        }
+      end
+
+      # Choreographers who named dates can come on these only.
+      def visits
+        @studio.visits.pluck(:person_id, :date).group_by(&:first)
+          .to_h { |person, rows| [Identifiers.person(person), rows.map { |_, date| date.iso8601 }] }
+      end
+    end
+  end
+end
