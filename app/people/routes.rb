@@ -48,6 +48,10 @@ module App
           find(person.absences, params["absence"]).destroy!
           redirect "/people/#{person.id}#dates"
         end
+        visits(app)
+      end
+
+      def self.visits(app)
         app.allow :director, :assistant, post: "/people/:id/visits", takes: { dates: :text, was: :text } do
           person = find(studio.people)
           result = Actions::SetVisits.new(person, params["dates"], params["was"]).run

@@ -5,6 +5,11 @@ module App
     # The studio's rehearsals and rooms, shared by all its pieces.
     module Routes
       def self.registered(app)
+        rehearsals(app)
+        rooms(app)
+      end
+
+      def self.rehearsals(app)
         app.allow(:member, get: "/rehearsals") { page "rehearsals/index", Pages::Index.new(member, local_now) }
         app.allow :director, post: "/rehearsals", takes: Shapes::REHEARSALS do
           result = Actions::Add.new(studio, params).run
@@ -26,6 +31,9 @@ module App
               undo: ("/rehearsals/#{rehearsal.id}/cancel?to=no" if rehearsal.cancelled_at)
           redirect "/rehearsals"
         end
+      end
+
+      def self.rooms(app)
         app.allow :director, post: "/rooms", takes: Shapes::ROOM do
           result = Actions::AddRoom.new(studio, params).run
           unless result.ok?

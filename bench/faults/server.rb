@@ -87,12 +87,19 @@ module Bench
       def cluster = { "POSTGRES_NAME" => CLUSTER }
       def url = IO.popen(cluster, ["bin/postgres", "url"], chdir: ROOT, &:read).strip
 
+      # {process id => its command} of what bin/start has started.
       def children
-        lines = IO.popen(["ps", "-eo", "pid=,ppid=,args="], &:read).lines.map { |line| line.strip.split(/\s+/, 3) }
-        lines.select { |_, parent, _| parent.to_i == @pid }
+        Dir.glob("/proc/[0-9]*").filter_map { |dir| running(dir) }.to_h
       end
 
-      def child(pattern) = children.find { |_, _, args| args.match?(pattern) }&.first&.to_i || raise("no #{pattern}")
+      def running(dir)
+        parent = File.read("#{dir}/stat")[/\) \S (\d+)/, 1].to_i
+        [File.basename(dir).to_i, File.read("#{dir}/cmdline").tr("\0", " ")] if parent == @pid
+      rescue SystemCallError
+        nil # it ended meanwhile
+      end
+
+      def child(pattern) = children.find { |_, command| command.match?(pattern) }&.first || raise("no #{pattern}")
       def web = child(/puma/)
       def worker = child(%r{bin/worker})
 
