@@ -17,16 +17,19 @@ module App
 
       private
 
+      # Whatever a script sends, as a number; 0 for what is none.
+      def whole(value) = value.to_s.to_i
+
       def spot(each)
         x, y = each.values_at("x", "y").map { |value| Float(value.to_s, exception: false) }
-        return unless @cast.include?(each["p"].to_i) && x&.between?(-30, 30) && y&.between?(-10, 40)
+        return unless @cast.include?(whole(each["p"])) && x&.between?(-30, 30) && y&.between?(-10, 40)
 
         [
-          each["p"].to_i,
+          whole(each["p"]),
           Core::Floor::Spot.new(
             x: x.round(2),
             y: y.round(2),
-            facing: each["f"].to_i.clamp(1, 8),
+            facing: whole(each["f"]).clamp(1, 8),
             pinned: each["pin"] == true
           )
         ]

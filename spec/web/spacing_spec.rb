@@ -172,6 +172,12 @@ RSpec.describe "spacing", :web do
       )
     end
 
+    it "takes spots that are none for nothing" do
+      odd = [{ "p" => true, "x" => "entry", "y" => nil, "f" => 1.5e300, "pin" => "yes" }, { "p" => nil }]
+      send_json "/pieces/#{piece.id}/links/#{link.id}/formation", { moment: "exit", version: 0, spots: odd }
+      expect([last_response.status, placed("exit")]).to eq [200, []]
+    end
+
     it "keeps the size of the floor within reason" do
       send_form "/pieces/#{piece.id}/floor", { "width" => "8", "depth" => "6.5", "at" => "1" }
       send_form "/pieces/#{piece.id}/floor", { "width" => "800", "depth" => "6", "at" => "1" }
