@@ -17,6 +17,8 @@ module Records
       issue(account:, device:, last_seen_at: now, created_at: now)
     end
 
+    def live?(now) = last_seen_at >= now - (DAYS * 86_400)
+
     def seen(now)
       update_columns(last_seen_at: now) if now - last_seen_at >= SEEN_EVERY
       self

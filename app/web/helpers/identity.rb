@@ -15,7 +15,8 @@ module App
 
           now = Shared::Clock.now
           token = session["sign_in"]
-          @place_here = token && Records::SignIn.live(now).eager_load(:account).by_token(token)&.seen(now)
+          place = token && Records::SignIn.by_token(token)
+          @place_here = (place.seen(now) if place&.live?(now))
         end
 
         def member
