@@ -35,7 +35,8 @@ end
 Capybara.default_driver = Capybara.javascript_driver = :chromium
 Capybara.app = App::Web::Application.rack
 Capybara.server = :puma, { Silent: true, Threads: "0:4" }
-Capybara.default_max_wait_time = 5
+# Generous: specs share the machine with another process, and with the round of kills.
+Capybara.default_max_wait_time = 15
 Capybara.enable_aria_label = true
 
 # What system specs say.
