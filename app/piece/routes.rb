@@ -13,6 +13,7 @@ module App
       def self.starting(app)
         app.allow(:director, get: "/pieces/new") { page "piece/new", Pages::New.new(studio) }
         app.allow :director, post: "/pieces/preview", takes: Shapes::LINES do
+          beside
           headers "x-sequence" => params["sequence"].to_s[0, 12]
           erb :"piece/_structure_preview",
               layout: false,

@@ -11,6 +11,7 @@ module App
         differences(app)
         versions(app)
         app.allow :director, :choreographer, post: "/pieces/:piece/steps/preview", takes: Shapes::PREVIEW do
+          beside
           headers "x-sequence" => params["sequence"].to_s[0, 12]
           erb :"steps/_preview",
               layout: false,

@@ -9,10 +9,12 @@ document.addEventListener("alpine:init", () => {
     keep(form, fields) {
       sessionStorage.setItem(key(form), JSON.stringify({ version: version(form), fields }));
     },
-    // { fields, current } of a form, or null. current: made of the version that the form shows.
+    // { fields, current } of a form, or null. current: made of the version that the form shows. What stands in the form
+    // already is no draft any more.
     read(form) {
       const kept = JSON.parse(sessionStorage.getItem(key(form)) || "null");
       if (!kept || !Array.isArray(kept.fields)) return null;
+      if (kept.fields.every(([name, value]) => form.elements[name]?.value === value)) return null;
       return { fields: kept.fields, current: kept.version === version(form) };
     },
     drop(form) {

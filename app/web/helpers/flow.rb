@@ -27,6 +27,10 @@ module App
 
         def may?(policy, record, may) = policy.new(member, record).public_send(may)
 
+        # An answer beside the page: it leaves the session's cookie alone, so that coming late it takes nothing away
+        # that another answer put there (what is said about a form that was just saved).
+        def beside = request.session_options[:skip] = true
+
         # What a form with two ways wants it to be: it says so, rather than turning over whatever stands there.
         def wanted?
           return params["to"] == "yes" if %w[yes no].include?(params["to"])

@@ -8,6 +8,7 @@ module App
         # Leaves in params what the route declares, and the names in its path; ends the request where something is of
         # another kind.
         def take(rule)
+          beside if wants_json?
           path = params.slice(*rule.names)
           read = rule.shape.read(sent)
           refuse_input(read.errors) if read.errors.any?
