@@ -21,6 +21,9 @@ RSpec.describe "drafts", :browser do
     dead = false
   end
 
+  # What is typed is drawn by an answer of the server, which moves what lies below it: a click before would miss.
+  def drawn(move) = expect(page).to have_css("svg.eight-picture text.move", text: move)
+
   def first_eight = find_field("Eight 1, what happens")
 
   it "of Steps stay when the answer never comes, and go with the page that confirms" do
@@ -33,6 +36,7 @@ RSpec.describe "drafts", :browser do
     visit steps
     expect(page).to have_text("What you typed before is back")
     expect(first_eight.value).to eq "1 step R 3 clap"
+    drawn "clap"
     click_button "Save the steps"
     expect(page).to have_css(".notice", text: "saved")
     visit steps
