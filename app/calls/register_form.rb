@@ -43,7 +43,7 @@ module App
       end
 
       def label(sheet, kind, id)
-        return sheet.people.find { |person| person.id == id }&.name.to_s if kind == "here"
+        return sheet.studio.people.find_by(id:)&.name.to_s if kind == "here"
 
         I18n.t("register.of.#{kind}", title: sheet.slots.find { |slot| slot.id == id }&.title)
       end

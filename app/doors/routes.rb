@@ -25,8 +25,7 @@ module App
       def self.beginning(app)
         app.allow(:anyone, get: "/begin") { page "doors/new_studio", Pages::NewStudio.new, layout: :plain }
         app.allow :anyone, post: "/begin", takes: Shapes::STUDIO do
-          keep_out_crowd
-          result = Actions::CreateStudio.new(params).run
+          result = Actions::CreateStudio.new(params, keep_out_crowd).run
           unless result.ok?
             next page("doors/new_studio", Pages::NewStudio.new(params, result.errors), layout: :plain, status: 422)
           end
@@ -109,9 +108,8 @@ module App
           page "doors/invitation", Pages::Invitation.new(params["token"], Shared::Clock.now), layout: :plain
         end
         app.allow :anyone, post: "/invitation/:token", takes: { name: :text, password: :text } do
-          keep_out_crowd
           result =
-            Actions::AcceptInvitation.new(params["token"], params["name"], params["password"], Shared::Clock.now).run
+            Actions::AcceptInvitation.new(params["token"], params["name"], params["password"], keep_out_crowd).run
           unless result.ok?
             next page(
               "doors/invitation",

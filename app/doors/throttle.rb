@@ -19,6 +19,8 @@ module App
         "mail" => Limit.new(3, 900)
       }.freeze
 
+      attr_reader :now
+
       def initialize(address, now)
         @address = address.to_s
         @now = now

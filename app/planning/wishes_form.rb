@@ -4,10 +4,13 @@ module App
   module Planning
     # The form of what a plan should aim at.
     module WishesForm
+      # A film is there so many days after its filming: neither means anything without the other.
+      UNITS = [%w[filming editing_days]].freeze
+
       module_function
 
       def of(piece, sent = nil)
-        Shared::OpenForm.new(now(piece), sent: sent&.slice(*now(piece).keys, "was"))
+        Shared::OpenForm.new(now(piece), sent: sent&.slice(*now(piece).keys, "was"), units: UNITS)
       end
 
       def now(piece)

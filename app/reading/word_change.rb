@@ -16,8 +16,10 @@ module App
       # [Line], piece by piece.
       def lines = @lines ||= @studio.pieces.running.order(:title).flat_map { |piece| of_piece(piece) }
 
-      # Those in sections that somebody else teaches.
-      def of_others(member) = lines.reject { |line| line.section.choreographer == member.person_id }
+      # Those in sections that a member does not teach.
+      def of_others(member)
+        lines.reject { |line| member.person_id && line.section.choreographer == member.person_id }
+      end
 
       # Whether it takes the name of a step that everybody knows.
       def hides_known? = !Core::Movement::Vocabulary::DEFAULT.find(@step.name.to_s).nil?

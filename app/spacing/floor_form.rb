@@ -12,6 +12,11 @@ module App
         now = SIZES.to_h { |name| [name, Shared::Drawing.plain(piece.setting("floor")[name].to_f)] }
         Shared::OpenForm.new(now, sent: sent&.slice(*SIZES, "was"))
       end
+
+      # "Wide: yours 10 m, meanwhile 11 m."
+      def both(form)
+        form.conflicts.map { |each| I18n.t("floor.both.#{each.name}", mine: each.mine, theirs: each.theirs) }.join(" ")
+      end
     end
   end
 end

@@ -121,7 +121,7 @@ module App
         app.allow :director, post: "/pieces/:piece/floor", takes: { width: :text, depth: :text, was: :text } do
           permit Piece::Policy, piece, :direct?
           result = Actions::SizeFloor.new(piece, params).run
-          say(result.ok? ? t("floor.sized") : result.errors[:base])
+          say(result.ok? ? t("floor.sized") : [result.errors[:base], FloorForm.both(result.value)].join(" ").strip)
           redirect "/pieces/#{piece.id}/spacing?at=#{number(params['at']).clamp(1, 999)}"
         end
       end

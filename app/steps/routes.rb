@@ -10,6 +10,10 @@ module App
         end
         differences(app)
         versions(app)
+        saving(app)
+      end
+
+      def self.saving(app)
         app.allow :director, :choreographer, post: "/pieces/:piece/steps/preview", takes: Shapes::PREVIEW do
           beside
           headers "x-sequence" => params["sequence"].to_s[0, 12]

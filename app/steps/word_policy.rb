@@ -16,14 +16,14 @@ module App
       # Whether it holds at once, or is proposed.
       def settle? = @member.director? || (!change.hides_known? && change.of_others(@member).empty?)
 
-      def remove?
-        return true if @member.director?
+      def remove? = @member.director? || (theirs? && (@word.proposed? || change.of_others(@member).empty?))
 
-        @word.account_id == @member.account_id && (@word.proposed? || change.of_others(@member).empty?)
-      end
+      # Whether to offer it: all lines are read for the answer itself, which may be that it is the director's.
+      def offer_removal? = @member.director? || theirs?
 
       private
 
+      def theirs? = @word.account_id == @member.account_id
       def change = @change ||= Reading::WordChange.new(@member.studio, @word)
     end
   end

@@ -365,6 +365,18 @@ RSpec.describe "care in the plan", :web do
       expect(sheet).not_to include "No adult is named"
     end
 
+    it "is asked for again where whoever was named is away by now" do
+      warm_up = with_minors.select { |slot| slot.kind == "warm_up" }.min_by { |slot| slot.rehearsal.date }
+      day = warm_up.rehearsal.date
+      expect(text(plan_path)).not_to include "with no adult named"
+      studio.people.where(teaches: true).find_each do |person|
+        person.absences.create!(studio:, from_date: day, to_date: day)
+      end
+      send_form "/pieces/#{piece.id}/plans/#{piece.latest_plan.id}/publish", {}
+      expect(text(plan_path)).to include "minors are in a room with no adult named"
+      expect(text("/rehearsals/#{warm_up.rehearsal_id}/call-sheet")).to include "No adult is named"
+    end
+
     it "is asked for where nobody can be" do
       studio.people.where(teaches: true).update_all(adult: false)
       planned

@@ -170,6 +170,15 @@ RSpec.describe "forms that two people have open", :web do
       expect([present(ada), present(bram)]).to eq [false, false]
     end
 
+    it "says when what was typed belongs to a slot that is there no longer" do
+      was = opened(path)
+      slot = piece.reload.published_plan.slots.work.first
+      slot.update!(rehearsal: studio.rehearsals.standing.last)
+      send_form path, { "was" => was, "here" => [], "minutes" => { slot.id.to_s => "25" } }
+      expect([last_response.status, words]).to match [422, /A newer plan was told/]
+      expect(rehearsal.attendances.count).to eq 0
+    end
+
     it "is kept person by person when two save at the same moment", :committed do
       was = opened(path)
       saved = [ada, bram].map do |absent|
@@ -199,6 +208,22 @@ RSpec.describe "forms that two people have open", :web do
       expect(piece.reload.settings.slice("full_runs", "ready_days")).to eq("full_runs" => 2, "ready_days" => 9)
       same = while_uncommitted(-> { save.call("full_runs" => "3") }, -> { save.call("full_runs" => "4") })
       expect(same).to eq [false, false] # both were opened before the two
+    end
+  end
+
+  # A request remembers what it asked the database; what was read before a row was waited for is read anew.
+  describe "where the same was read before the lock", :committed do
+    it "are set against what the first one saved" do
+      was = App::Piece::MusicForm.of(piece).was
+      save = lambda do |length|
+        Records::Base.cache do
+          own = studio.pieces.find(piece.id)
+          account = members["director"].account
+          App::Piece::Actions::SaveMusic.new(own, { "was" => was, "length" => length }, account).run.ok?
+        end
+      end
+      expect(while_uncommitted(-> { save.call("3:00") }, -> { save.call("4:00") })).to eq [true, false]
+      expect(piece.track.reload.length_seconds).to eq 180
     end
   end
 

@@ -30,6 +30,19 @@ RSpec.describe "guessing at the doors", :web do
     expect(guess(email, Studios::PASSWORD).status).to eq 302
   end
 
+  it "counts a password that is tried at the door of a new studio, or with an invitation, with the others" do
+    studio = member.studio
+    _, token = studio.invitations.issue(email:, role: "assistant", expires_at: NOW + 86_400)
+    begin_again = { "studio" => studio.name, "name" => "X", "email" => email, "time_zone" => "Europe/London" }
+    3.times { send_form "/begin", { **begin_again, "password" => "wrong" } }
+    3.times { send_form "/invitation/#{token}", { "name" => "X", "password" => "wrong" } }
+    send_form "/begin", { **begin_again, "password" => Studios::PASSWORD }
+    expect([last_response.status, last_response.body]).to match [422, /Too many wrong passwords/]
+    send_form "/invitation/#{token}", { "name" => "X", "password" => Studios::PASSWORD }
+    expect([last_response.status, last_response.body]).to match [422, /Too many wrong passwords/]
+    expect(studio.memberships.count).to eq 1
+  end
+
   it "keeps somebody else's guesses from locking an account from where its owner sits" do
     7.times { guess(email) }
     expect(guess(email, Studios::PASSWORD, from: "203.0.113.9").status).to eq 302

@@ -15,15 +15,9 @@ module App
 
         # Value, where something is wrong: the form as it was sent.
         def run
-          @rehearsal.with_lock do
-            @form = RegisterForm.of(@sheet, @params)
-            next Shared::Result.no({ base: I18n.t("forms.both") }, @form) if @form.conflicts.any?
-
-            fault = bad_minutes || bad_eights
-            next Shared::Result.no({ base: fault }, @form) if fault
-
-            keep
-            Shared::Result.ok
+          Shared::SaveForm.run(@rehearsal, -> { @form = RegisterForm.of(@sheet, @params) }) do
+            fault = gone || bad_minutes || bad_eights
+            fault ? { base: fault } : keep
           end
         end
 
@@ -33,7 +27,11 @@ module App
           of("here").each { |id, value| one(id, value == "1") }
           lessons.each { |section, text| taught(section, text.to_i) }
           touched("minutes").each { |slot, text| slot.update!(actual_minutes: text.presence&.to_i) }
+          nil
         end
+
+        # Something was said of a slot, or of somebody, that the rehearsal has no longer: a newer plan was told.
+        def gone = (I18n.t("register.gone") if (@form.touched - @form.now.keys).any?)
 
         # {id => text} of everything of a kind that stood on the form and still belongs to the rehearsal, merged.
         def of(kind)

@@ -36,11 +36,8 @@ module App
           slot.slot_people.reject { |called| called.role == "dancer" }.map { |called| called.person.name }
         end
 
-        # Whether minors are in a slot and no adult.
-        def unattended?(slot)
-          grown_up = slot.slot_people.map { |called| called.person.adult }
-          grown_up.any?(false) && grown_up.none?
-        end
+        # Whether minors are in a slot and no adult who can be there.
+        def unattended?(slot) = (@unattended ||= Reading::Unattended.new(studio, slots)).include?(slot)
 
         def away
           studio.absences.includes(:person)

@@ -5,14 +5,16 @@ module App
     module Actions
       # Turns an invitation into a place in the studio; an account with this address joins with its own password.
       class AcceptInvitation
-        def initialize(token, name, password, now)
+        def initialize(token, name, password, throttle)
           @invitation = Records::Invitation.by_token(token)
           @name = name
           @password = password.to_s
-          @now = now
+          @throttle = throttle
+          @now = throttle.now
         end
 
         def run
+          return Shared::Result.no({ password: I18n.t("sign_in.locked") }) if known && crowded?
           return Shared::Result.ok(place) if just_done?
           return Shared::Result.no({ base: I18n.t("sign_in.link_used") }) unless @invitation&.open?(@now)
 
@@ -24,10 +26,14 @@ module App
             return Shared::Result.no(account.errors.to_hash.transform_values(&:first))
           end
 
+          @throttle.forget(account.email)
           @invitation.studio.alone(:team) { join(account) }
         end
 
         private
+
+        # A password of an account that is there is compared here too: counted with the tries at signing in.
+        def crowded? = @throttle.account_full?(@invitation.email)
 
         # The same form sent twice: whoever accepted a moment ago is in.
         def just_done?
@@ -36,7 +42,7 @@ module App
 
         def place = known && @invitation.studio.memberships.find_by(account: known)
 
-        def known = @known ||= Records::Account.find_by(email: @invitation.email)
+        def known = @known ||= @invitation && Records::Account.find_by(email: @invitation.email)
 
         # Looked at again alone: the invitation serves once, and takes the last director's role from nobody.
         def join(account)

@@ -5,18 +5,27 @@ module App
     module Actions
       # A new studio with its first director.
       class CreateStudio
-        def initialize(params) = @params = params
+        def initialize(params, throttle)
+          @params = params
+          @throttle = throttle
+        end
 
-        # Sent twice, the second is let into the studio that the first one made.
+        # Sent twice, the second is let into the studio that the first one made. That compares a password, and is
+        # counted with the tries at signing in.
         def run
+          return Shared::Result.no({ email: I18n.t("sign_in.locked") }) if @throttle.account_full?(email)
+
           made = made_already
+          @throttle.forget(email) if made
           made ? Shared::Result.ok(made) : first_time
         end
 
         private
 
+        def email = @params["email"].to_s.strip.downcase
+
         def made_already
-          account = Records::Account.find_by(email: @params["email"].to_s.strip.downcase)
+          account = Records::Account.find_by(email:)
           return unless account&.authenticate(@params["password"].to_s)
 
           account.memberships.joins(:studio).find_by(role: "director", studios: { name: @params["studio"].to_s.strip })

@@ -14,14 +14,11 @@ module App
 
         # Value, where something is wrong: the form as it was sent.
         def run
-          @piece.with_lock do
-            form = EndsForm.of(@piece, @which, @params)
+          Shared::SaveForm.run(@piece, -> { EndsForm.of(@piece, @which, @params) }) do |form|
             @given = form.merged
-            next Shared::Result.no({ base: I18n.t("forms.both") }, form) if form.conflicts.any?
-            next Shared::Result.no({ held: I18n.t("joins.held") }, form) if odd_hold?
+            next { held: I18n.t("joins.held") } if odd_hold?
 
             @piece.update!(settings: @piece.settings.merge(@which => values))
-            Shared::Result.ok
           end
         end
 

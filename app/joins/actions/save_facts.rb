@@ -13,13 +13,7 @@ module App
 
         # Value, where two people changed the same: the form as it was sent.
         def run
-          @piece.with_lock do
-            form = FactsForm.of(@piece, @join, @params)
-            next Shared::Result.no({ facts: I18n.t("forms.both") }, form) if form.conflicts.any?
-
-            save(form.merged)
-            Shared::Result.ok
-          end
+          Shared::SaveForm.run(@piece, -> { FactsForm.of(@piece, @join, @params) }) { |form| save(form.merged) }
         end
 
         private

@@ -16,15 +16,17 @@ module App
 
         # Value: how many were told; where something is wrong, the form as it was sent.
         def run
-          @piece.with_lock do
-            read
-            next Shared::Result.no({ base: I18n.t("forms.both") }, form) if form.conflicts.any?
-            next Shared::Result.no(errors, form) if errors.any?
+          count = 0
+          result =
+            Shared::SaveForm.run(@piece, -> { read }) do
+              next errors if errors.any?
 
-            told = @params["cut"] ? cut.told : []
-            save
-            Shared::Result.ok(tell(told))
-          end
+              told = @params["cut"] ? cut.told : []
+              save
+              count = tell(told)
+              nil
+            end
+          result.ok? ? Shared::Result.ok(count) : result
         end
 
         # What these facts would do to the piece, before they are saved.
@@ -50,6 +52,7 @@ module App
           @parts = FormLines.new(given["form"])
           @first_count = given["first_count"].to_s
           @errors = nil
+          @form
         end
 
         # What was not touched keeps what it holds, which may be more exact than what its field shows.

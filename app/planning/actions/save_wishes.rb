@@ -14,14 +14,12 @@ module App
 
         # Value, where something is wrong: the form as it was sent.
         def run
-          @piece.with_lock do
-            form = WishesForm.of(@piece, @params)
+          Shared::SaveForm.run(@piece, -> { WishesForm.of(@piece, @params) }) do |form|
             @given = form.merged
-            fault = (I18n.t("forms.both") if form.conflicts.any?) || faults
-            next Shared::Result.no({ base: fault }, form) if fault
+            fault = faults
+            next { base: fault } if fault
 
             @piece.update!(settings: @piece.settings.merge(settings))
-            Shared::Result.ok
           end
         end
 

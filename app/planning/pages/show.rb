@@ -70,12 +70,14 @@ module App
 
         # Slots in which minors have no adult named, in words.
         def unattended
-          days = kept(:unattended) { Unattended.new(plan).days }
+          days = kept(:unattended) { Reading::Unattended.new(piece.studio, slots_ahead).days }
           return [] if days.empty?
 
           named = days.first(4).map { |day| Shared::Dates.day(day) }.join(", ")
           [I18n.t("plans.unattended", count: days.size, days: named)]
         end
+
+        def slots_ahead = slots.select { |slot| slot.rehearsal.date >= today }
 
         def without_time
           plan.result.fetch("without", []).group_by(&:first).map do |kind, pairs|

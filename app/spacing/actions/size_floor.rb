@@ -12,27 +12,19 @@ module App
           @params = params
         end
 
+        # Value, where something is wrong: the form as it was sent.
         def run
-          @piece.with_lock do
-            form = FloorForm.of(@piece, @params)
-            next Shared::Result.no({ base: both(form) }) if form.conflicts.any?
-
+          Shared::SaveForm.run(@piece, -> { FloorForm.of(@piece, @params) }) do |form|
             size = form.merged.slice(*FloorForm::SIZES).transform_values { |text| Float(text, exception: false) }
-            unless size.values.all? { |metres| metres && METRES.cover?(metres) }
-              next Shared::Result.no({ base: I18n.t("floor.size_faults") })
-            end
+            next { base: I18n.t("floor.size_faults") } unless fits?(size)
 
             @piece.update!(settings: @piece.settings.merge("floor" => size))
-            Shared::Result.ok
           end
         end
 
         private
 
-        def both(form)
-          sizes = form.conflicts.map { |each| I18n.t("floor.both.#{each.name}", mine: each.mine, theirs: each.theirs) }
-          "#{I18n.t('forms.both')} #{sizes.join(' ')}"
-        end
+        def fits?(size) = size.values.all? { |metres| metres && METRES.cover?(metres) }
       end
     end
   end

@@ -17,7 +17,7 @@ module App
         def value(name) = @typed[name].to_s
         def own = piece.studio.own_steps.accepted.order(:name)
         def proposed = piece.studio.own_steps.proposed.order(:proposed_at)
-        def may_remove?(word) = !piece.archived? && WordPolicy.new(member, word).remove?
+        def may_remove?(word) = !piece.archived? && WordPolicy.new(member, word).offer_removal?
 
         # [[where, text], …] of the lines that a proposed word would change.
         def changed_by(word)

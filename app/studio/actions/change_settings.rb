@@ -14,15 +14,10 @@ module App
 
         # Value, where something is wrong: the form as it was sent.
         def run
-          @studio.with_lock do
-            form = SettingsForm.of(@studio, @params)
-            next Shared::Result.no({ base: I18n.t("forms.both") }, form) if form.conflicts.any?
-
+          Shared::SaveForm.run(@studio, -> { SettingsForm.of(@studio, @params) }) do |form|
             @given = form.merged
             faults = wrong_figures
-            next Shared::Result.no(faults, form) if faults.any?
-
-            save ? Shared::Result.ok : Shared::Result.no(first_errors, form)
+            faults.any? || save ? faults : first_errors
           end
         end
 
