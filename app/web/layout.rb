@@ -22,6 +22,7 @@ module App
       ].freeze
       attr_reader :member, :account, :flash
 
+      # path: where the page can be asked for again; nil where it answers a form that was refused there.
       def initialize(member:, account:, page:, path:, flash:, now:)
         @member = member
         @account = account
@@ -35,6 +36,9 @@ module App
       def studio_name = member&.studio&.name
       def piece = @page.respond_to?(:piece) ? @page.piece : nil
       def spine = @page.respond_to?(:spine) ? @page.spine : nil
+      # Where the links of the spine lead: this page, or the screen it belongs to.
+      def here = @path || ways.find { |_, _, current| current }&.fetch(1).to_s
+
       def heading = piece ? piece.title : studio_name
       def wide? = @page.respond_to?(:wide?) && @page.wide?
 

@@ -115,11 +115,27 @@ RSpec.describe "forms that two people have open", :web do
     send_form path, { "was" => was, "pose" => "low", "starts" => "a breath" }
     send_form path, { "was" => was, "pose" => "high", "starts" => "" }
     expect(last_response.status).to eq 409
-    form = Nokogiri::HTML(last_response.body).at_css("form[action='#{path}']")
+    form = Nokogiri::HTML(last_response.body).at_css("form[action^='#{path}']")
     shown = %w[pose starts was].to_h { |name| [name, form.at_css("input[name=#{name}]")["value"]] }
     expect(shown).to include("pose" => "high", "starts" => "a breath")
     send_form path, shown
     expect(piece.reload.setting("opening")).to eq("pose" => "high", "starts" => "a breath")
+  end
+
+  # A page that answers a refused form stands at the form's address, which cannot be asked for.
+  it "lead somewhere from the page that shows both" do
+    dead = forms.values.flat_map do |path, first, _, _, _, same|
+      next [] unless same && !path.end_with?("/wishes")
+
+      was = opened(path)
+      [first, same].each { |change| send_form path, { "was" => was, **change } }
+      next [] unless last_response.status == 409
+
+      shown = Nokogiri::HTML(last_response.body).css("a[href]").map { |link| link["href"] }
+      links = shown.reject { |href| href.start_with?("#") }.map { |href| URI.join("http://x#{path}", href) }
+      links.uniq.reject { |link| get(link.request_uri).status == 200 }.map { |link| "#{path}: #{link.request_uri}" }
+    end
+    expect(dead).to eq []
   end
 
   describe "the cast" do

@@ -34,7 +34,8 @@ module App
         end
 
         def frame(page)
-          Layout.new(member:, account:, page:, path: request.path_info, flash: take_flash, now: Shared::Clock.now)
+          path = request.path_info if request.get?
+          Layout.new(member:, account:, page:, path:, flash: take_flash, now: Shared::Clock.now)
         end
 
         # What a block prints; where it fails, a sentence in its place, so that one sick piece takes no page with it.
