@@ -43,7 +43,8 @@ module Visits
     pattern, page = FORM_PAGES.find { |known, _| known.match?(path) }
     get(page.is_a?(Proc) ? page.call(path) : path.sub(pattern, page))
     forms = Nokogiri::HTML(last_response.body).css("form:has(input[name=was])")
-    form = forms.find { |each| each["action"].to_s.split("#").first == path } || forms.find { |each| each["action"].nil? }
+    form = forms.find { |each| each["action"].to_s.split("#").first == path }
+    form ||= forms.find { |each| each["action"].nil? }
     form&.at_css("input[name=was]")&.[]("value")
   end
 
