@@ -34,7 +34,7 @@ module App
         end
 
         def frame(page)
-          path = request.path_info if request.get?
+          path = request.path_info unless request.post?
           Layout.new(member:, account:, page:, path:, flash: take_flash, now: Shared::Clock.now)
         end
 
