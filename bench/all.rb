@@ -5,6 +5,7 @@ module Bench
   ALL = {
     "web" => -> { use("../config/boot", "web") && Web.new.run },
     "check" => -> { use("../core/core", "check") && Check.new.run },
+    "reading" => -> { use("../core/core", "reading") && Reading.new.run },
     "fuzz" => -> { use("../config/boot", "fuzz") && Fuzz.new.run },
     "floor" => -> { use("../core/core", "floor") && Floor.new.run },
     "plan" => -> { use("../core/core", "plan_cases", "plan") && Plan.new.run }

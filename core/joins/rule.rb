@@ -6,7 +6,7 @@ module Core
     # and the mends that might do; Examination keeps those that do.
     class Rule
       # Facings, levels and feet in the words that movement text understands.
-      FACES = Movement::Phrase::FACINGS.except("audience", "upstage").invert.freeze
+      FACES = Movement::Lexicon::FACINGS.except("audience", "upstage").invert.freeze
       FOOT = { left: "L", right: "R" }.freeze
       OTHER = { left: :right, right: :left }.freeze
 
@@ -37,6 +37,14 @@ module Core
         return :fits if seam.counts >= comfortable
 
         seam.counts.positive? && seam.counts >= fast ? :caution : :clash
+      end
+
+      # What put a value in doubt, for whoever asks: the move's words and its eight.
+      def doubted(name)
+        return { word: entering.unknown.text, side: :entering } if name == :weight && entering.unknown
+
+        doubt = leaving.doubt(name)
+        doubt&.move ? { word: doubt.move.text, unknown: doubt.move.kind == :unknown, side: :leaving } : {}
       end
 
       def amend(side) = Amend.new(side)

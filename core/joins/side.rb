@@ -11,7 +11,7 @@ module Core
       def self.leaving(place, danced)
         walk = danced.walk(place.link)
         size = place.link.danced.size
-        new(place, danced, walk.exit, row: size, from: walk.after(size - 1), edge: :exit)
+        new(place, danced, walk.exit, row: size, from: walk.after(size - 1), edge: :exit, doubts: walk.doubts)
       end
 
       # The side that begins a link. place: Piece::PlacedLink; danced: Piece::Danced.
@@ -20,7 +20,8 @@ module Core
       end
 
       # danced: Piece::Danced; from: the body before the leaving eight; line: as tried instead of the written one.
-      def initialize(place, danced, body, row:, from:, edge:, line: danced.line(place.link, row))
+      def initialize(place, danced, body, row:, from:, edge:, line: danced.line(place.link, row), doubts: {})
+        @doubts = doubts
         @place = place
         @danced = danced
         @body = body
@@ -67,7 +68,7 @@ module Core
       def spill
         return 0 unless line
 
-        ends = placed.map { |move| @edge == :exit ? done(move) - line.length : -move.at }
+        ends = placed.map { |move| @edge == :exit ? said_end(move) - line.length : -move.at }
         [ends.max || 0, 0].max
       end
 
@@ -77,12 +78,30 @@ module Core
       # Moves that fill counts, on the last (or first) line, in order of time.
       def placed = @placed ||= filling(line)
 
-      # Whether anything danced on the first two counts rests on where the body is: the feet at work, a turn, a way.
+      # Moves of the first two counts (entering), in order; those without a count belong to what stands before them.
+      def opening
+        @opening ||= (line ? line.moves : []).take_while { |move| move.at.nil? || move.at < 24 }
+                                             .reject { |move| move.at.nil? && later?(move) }
+      end
+
+      # Whether anything danced at the start rests on where the body is: the feet at work, a turn, a way.
       def depends?
-        placed.any? do |move|
-          move.at < 24 && move.kind == :step && (move.layer == :feet || move.turn != 0 || move.facing || move.travel)
+        opening.any? do |move|
+          move.kind == :step && (move.layer == :feet || move.turn != 0 || move.facing || move.travel)
         end
       end
+
+      # Whether a foot is used at the start.
+      def first_foot? = opening.any? { |move| move.kind == :step && move.layer == :feet }
+
+      # The first of the moves at the start that nobody knows, where nothing known comes before it; else nil.
+      def unknown
+        first = opening.find { |move| move.layer == :feet && %i[step unknown free].include?(move.kind) }
+        first if first&.kind == :unknown
+      end
+
+      # What put a value of the body in doubt at this edge: Movement::Walk::Doubt, or nil.
+      def doubt(name) = @doubts[name]
 
       # The same side with another line, or with another body: to try a mend.
       def trying(line: nil, body: nil, place: nil)
@@ -93,7 +112,8 @@ module Core
           row:,
           from: @from,
           edge: @edge,
-          line: line || @line
+          line: line || @line,
+          doubts: body || line ? {} : @doubts
         )
       end
 
@@ -109,7 +129,8 @@ module Core
           row:,
           from: @from,
           edge: @edge,
-          line: @line && Movement::Mirror.line(@line)
+          line: @line && Movement::Mirror.line(@line),
+          doubts: @doubts
         )
       end
 
@@ -121,6 +142,18 @@ module Core
       # When a move is done; one without a length lasts to the next count.
       def done(move) = move.length ? move.end_at : ((move.at / 12) + 1) * 12
 
+      # A length that nobody said goes past nothing.
+      def said_end(move) = move.usual ? move.at + 12 : done(move)
+
+      # A move without a count after one that ended later than the first two counts.
+      def later?(move)
+        before = line.moves.take(line.moves.index(move)).select(&:at)
+        before.any? { |each| done(each) > 24 }
+      end
+
+      # Moves without a count are no free time.
+      def loose?(line) = line.loose.any? { |move| %i[step unknown free].include?(move.kind) }
+
       def filling(line)
         line ? line.placed.select { |move| %i[step hold unknown].include?(move.kind) }.sort_by(&:at) : []
       end
@@ -129,6 +162,8 @@ module Core
         free = 0
         [@line, *plain[0...-1].reverse].compact.each do |line|
           last = filling(line).map { |move| done(move) }.max
+          break if loose?(line)
+
           free += last ? [line.length - last, 0].max : line.length
           break if last
         end
@@ -139,6 +174,8 @@ module Core
         free = 0
         [@line, *plain.drop(1)].compact.each do |line|
           first = filling(line).first&.at
+          break if loose?(line) && line.moves.index { |move| move.at.nil? } <= line.moves.index { |move| move.at == first }.to_i
+
           free += first ? [first, 0].max : line.length
           break if first
         end

@@ -17,6 +17,7 @@ module Core
 
       # Positions of one token, in order; nil for a count that the line does not have.
       def positions(token)
+        return [@last = whole(token.text.to_i)] if token.text.match?(/\A\d+\z/)
         return token.value[0] <= token.value[1] || @called > 1 ? range(*token.value) : [nil] if token.kind == :range
 
         token.text.downcase.scan(/\d+|[ea&]/).each_with_index

@@ -2,19 +2,23 @@
 
 module Core
   module Movement
-    # Sorts a line's tokens into groups: counts, words (with how often and how long), pauses, notes, cues.
+    # Sorts a line's tokens into segments (what stands between commas), and each into groups: counts, words (with how
+    # often and how long), pauses, notes, cues.
     class Groups
-      Group = Struct.new(:kind, :words, :tokens, :times, :over, :text, keyword_init: true)
-      SIDE = /\A(?:r|l|right|left|rt|lt)\z/
+      Group = Struct.new(:kind, :words, :tokens, :times, :over, :amount, :text, :label, keyword_init: true)
+      SIDE = /\A(?:r|l|right|left|rt|lt|lft|rf|lf)\z/
+      # Words that begin something new as a comma does.
+      THEN = %w[then].freeze
 
       def initialize(tokens)
         @tokens = drop_list_commas(tokens)
-        @groups = []
+        @segments = [[]]
       end
 
-      def all
+      # [[Group, …], …]
+      def segments
         @tokens.each_with_index { |token, i| take(token, i) }
-        @groups.reject { |group| group.kind == :break }
+        @segments.reject(&:empty?)
       end
 
       private
@@ -22,57 +26,73 @@ module Core
       # "R, L, R": the commas belong to one list of sides.
       def drop_list_commas(tokens)
         tokens.each_with_index.reject do |token, i|
-          token.kind == :comma && i.positive? && side?(tokens[i - 1]) && side?(tokens[i + 1])
+          token.kind == :comma && i.positive? && side?(tokens[i - 1]) && side?(tokens[i + 1]) && alone?(tokens, i)
         end.map(&:first)
       end
 
       def side?(token) = token&.kind == :word && token.value.match?(SIDE)
 
+      # Whether the side after a comma has nothing of its own behind it.
+      def alone?(tokens, index)
+        after = tokens[index + 2]
+        (after.nil? || %i[comma times note number range].include?(after.kind)) && !side?(tokens[index - 2])
+      end
+
+      def group = @segments.last.last
+
+      def add(kind, **facts) = @segments.last << Group.new(kind:, **facts)
+
       def take(token, index)
         case token.kind
         when :word then word(token)
-        when :number, :range then number(token, index)
+        when :number, :range then number(token)
+        when :amount then amount(token)
+        when :over then lasting(token)
         when :times then repeat(token)
-        when :dash then dash(token)
-        when :comma then @groups << Group.new(kind: :break)
-        else @groups << Group.new(kind: token.kind, text: token.value)
+        when :dash then dash(index)
+        when :comma then break_off(token)
+        else add(token.kind, text: token.value)
         end
       end
 
       def word(token)
-        @groups << Group.new(kind: :words, words: []) unless @groups.last&.kind == :words
-        @groups.last.words << token
+        return break_off(token) if THEN.include?(token.value) && group&.kind != :counts && @segments.last.any?
+
+        add(:words, words: []) unless group&.kind == :words && group.times.nil?
+        group.words << token
       end
 
-      # "over 6" is a length, everything else a count; counts side by side are one group.
-      def number(token, index)
-        return over(token) if index.positive? && length?(token, index)
-
-        @groups << Group.new(kind: :counts, tokens: []) unless @groups.last&.kind == :counts
-        @groups.last.tokens << token
+      def number(token)
+        add(:counts, tokens: []) unless group&.kind == :counts
+        group.tokens << token
       end
 
-      # In a line with its counts first, "roll over 7 dip" is a roll and then seven.
-      def length?(token, index)
-        before = @tokens[index - 1]
-        return false unless before.kind == :word && before.value == "over" && token.text.match?(/\A\d+\z/)
-
-        !(%i[number range].include?(@tokens.first.kind) && @tokens[index + 1]&.kind == :word)
+      # How many of what follows or stands before: "8 walks", "4 more".
+      def amount(token)
+        word(Tokens::Token.new(:word, token.text, ""))
+        group.amount = token.value
       end
 
-      def over(token)
-        @groups.last.words.pop
-        @groups.last.over = token.text.to_i
+      # "over 6", "for 4 counts".
+      def lasting(token)
+        return word(Tokens::Token.new(:word, token.text, "")) unless group&.kind == :words
+
+        group.over = token.value
       end
 
       def repeat(token)
-        last = @groups.reverse.find { |group| group.kind == :words }
-        last ? last.times = token.value : word(token)
+        last = @segments.last.reverse.find { |each| each.kind == :words }
+        return last.times = token.value if last && @segments.last.last.kind == :words
+
+        add(:again, times: token.value)
       end
 
       # After a count a dash is silence, after words only punctuation.
-      def dash(_token)
-        @groups << Group.new(kind: @groups.last&.kind == :counts ? :silent : :break, text: "-")
+      def dash(_index) = group&.kind == :counts ? add(:silent, text: "-") : @segments << []
+
+      def break_off(token)
+        group.label = true if token.text.include?(":") && group
+        @segments << []
       end
     end
   end

@@ -2,226 +2,273 @@
 
 module Core
   module Movement
-    # Reads one typed eight. Numbers stand before their moves or after them, one way a line. Answers one Line, or more
-    # where "x2" fills further eights. Nothing is refused; a count the line does not have is a fault with its place.
+    # Reads one typed eight. Numbers stand before their moves or after them, in every part between commas as it begins.
+    # Answers one Line, or more where what is typed fills further eights. Nothing is refused; a count the line does not
+    # have is a fault with its place.
     class LineReader
-      EXIT = /\b(?:ends?\s+(?:with\s+)?)?(?<side>r|l|right|left)\s+(?:foot\s+|ft\s+)?free\b/i
-      ENDS = /\bends?\s+(?:
-        facing\s+(?:the\s+)?
-          (?<facing>front\ right|front\ left|back\ right|back\ left|front|audience|back|right|left)
-        |(?:at|on)\s+(?:the\s+)?(?<place>\p{Ll}[\p{L}\ ]{1,40})
-      )/ix
+      ENDS = /\bends?\s+(?<at>at|on)\s+(?:the\s+)?(?<place>\p{Ll}[\p{L}\ ]{1,40})/i
+      FOOTED = /\A(?:left|right|both|your|l|r|it|two|one)\b/
       LATER = /(?<group>\p{Lu}[\p{L}' ]*?)\s+(?<counts>\d{1,2})\s+(?:counts?\s+)?later/
       MEET = /\ball\s+(?:meet|together)\s+(?:on\s+)?(?<count>\d{1,2})\b/i
-      FACTS = /later|meet|together|free|ends?\s/i
-      ANY = /whatever|either|any foot|free feet|your choice/i
-      STANDING = /\Ast(?:d|anding)\b\s*/i
+      FACTS = /later|meet|together|ends?\s/i
+      CHAIR = "(?:wheel)?chairs?"
+      SEATED = /\A\s*\(?(?:all\s|everyone\s|stay\s|still\s)?(?:(?:seated|#{CHAIR}|wheels|chair\sdance|
+        (?:in|on)\s(?:your\s|the\s|a\s)?#{CHAIR})\s*[:,]|wheelchairs?\b|in\s(?:your|the)\s#{CHAIR}\b)/ix
+      VERSION = /\A(?:for )?(?<kind>std|standing|seated|sitting|chairs?|wheelchairs?)\b\s*:?\s*/i
+      private_constant :ENDS, :FOOTED, :LATER, :MEET, :FACTS, :CHAIR, :SEATED, :VERSION
 
       def initialize(text, counts: 8, feel: :even, vocabulary: Vocabulary::DEFAULT)
         @text = text.to_s
         @size = counts
         @feel = feel
         @vocabulary = vocabulary
-        @facts = { exit: {}, offsets: {}, meet: nil }
+        @facts = { entry: {}, exit: {}, offsets: {}, meet: nil }
         @moves = []
-        @notes = []
-        @cues = []
-        @faults = []
-        @versions = []
+        @kept = { notes: [], cues: [], faults: [], versions: [] }
       end
 
+      # [Line]
       def lines
-        @groups = Groups.new(Tokens.of(take_facts(@text))).all
-        @called = called
+        seat
+        tokens = Corrections.of(Counting.new(Tokens.of(take_facts(@text)), @size).tokens)
+        @segments = Groups.new(tokens).segments
+        @called = called(tokens)
         @counts = Counts.new(@size, called: @called, feel: @feel)
-        @first = @groups.find { |group| %i[words counts silent].include?(group.kind) }&.kind == :counts
-        read
-        place_by_length
+        @segments.each_with_index { |segment, i| read(segment, i) }
         finish
       end
 
       private
 
+      def seat
+        match = SEATED.match(@text) or return
+        return if match.post_match.match?(/\A[^,]*on the floor/i)
+
+        @facts[:entry].merge!(weight: :seated, level: :seated)
+        @text = match.post_match
+      end
+
       # What is said about the whole line is taken out before its moves are read.
       def take_facts(text)
         return text unless text.match?(FACTS)
 
-        rest =
-          text.gsub(LATER) do
-            (@facts[:offsets][Regexp.last_match[:group].strip] = Regexp.last_match[:counts].to_i) && ","
-          end
-        rest = rest.sub(MEET) { (@facts[:meet] = Regexp.last_match[:count].to_i) && "," }
-        rest = rest.gsub(ENDS) { state_end(Regexp.last_match) && "," }
-        rest.sub(EXIT) do
-          (@facts[:exit][:weight] = Regexp.last_match[:side].downcase.start_with?("r") ? :left : :right) && ","
+        rest = text.gsub(LATER) do
+          (@facts[:offsets][Regexp.last_match[:group].strip] = Regexp.last_match[:counts].to_i) && ","
         end
+        rest = rest.sub(MEET) { (@facts[:meet] = Regexp.last_match[:count].to_i) && "," }
+        rest.gsub(ENDS) { |said| place(Regexp.last_match, said) }
       end
 
-      def state_end(said)
-        @facts[:exit][:facing] = Phrase::FACINGS.fetch(said[:facing].downcase) if said[:facing]
-        @facts[:exit][:place] = said[:place].strip if said[:place]
-        true
+      def place(match, words)
+        said = match[:place].strip
+        return words if match[:at].downcase == "on" && said.downcase.match?(FOOTED)
+
+        (@facts[:exit][:place] = said) && ","
       end
 
       # "5 6 … 1 2": the line is called from five.
-      def called
-        numbers =
-          @groups
-            .select { |g| g.kind == :counts }
-            .flat_map { |g| g.tokens.flat_map { |t| t.text.scan(/\d+/).map(&:to_i) } }
+      def called(tokens)
+        counts = tokens.select { |token| %i[number range].include?(token.kind) }
+        numbers = counts.flat_map { |token| token.text.scan(/\d+/).map(&:to_i) }
         first = numbers.first
-        first && first > 1 && numbers.any? { |n| n < first } && numbers.all? { |n| n <= @size } ? first : 1
+        return 1 unless first && first > 1 && numbers.all? { |number| number <= @size }
+
+        lower = numbers.find_index { |number| number < first }
+        lower && numbers[lower..].each_cons(2).all? { |one, two| two >= one } && numbers[lower] == 1 ? first : 1
       end
 
-      def read
+      def read(segment, _index)
+        segment = segment.reject { |group| idle?(group) }
+        @first = %i[counts].include?(segment.find { |group| %i[words counts silent].include?(group.kind) }&.kind)
         at = 0
-        at += step(at) while at < @groups.size
+        at += step(segment, at) while at < segment.size
+      end
+
+      # Words that say nothing, beside counts or words that do.
+      def idle?(group)
+        group.kind == :words && group.amount.nil? && group.over.nil? && group.times.nil? &&
+          group.words.all? { |token| Lexicon.small?(token.value) }
       end
 
       # Handles the group at a place, with its partner; answers how many groups were used.
-      def step(at)
-        group = @groups[at]
+      def step(segment, at)
+        group = segment[at]
         case group.kind
-        when :counts then counts(at, group)
-        when :words then words(at, group)
-        when :silent then put([Move.new(text: "-", kind: :silent)], group, []).then { 1 }
-        when :cue then (@cues << [group.text, @moves.last&.end_at || 0]) && 1
+        when :counts then counts(segment, at)
+        when :words then words(segment, at)
+        when :silent then put([Move.new(text: "-", kind: :silent)], []).then { 1 }
+        when :cue then (@kept[:cues] << [group.text, @moves.last&.end_at || 0]) && 1
+        when :again then again(group).then { 1 }
         else note(group.text).then { 1 }
         end
       end
 
-      def counts(at, group)
-        partner = @groups[at + 1]
-        unless partner && (@first || @moves.empty?) && %i[words silent].include?(partner.kind)
-          return loose_counts(group)
-        end
+      def counts(segment, at)
+        partner = segment[at + 1]
+        return loose_counts(segment[at]) unless partner && @first && %i[words silent].include?(partner.kind)
 
-        moves = partner.kind == :silent ? [Move.new(text: "-", kind: :silent)] : moves_of(partner)
-        put(moves, partner, positions(group))
+        positions = positions(segment[at])
+        partner.kind == :silent ? put([Move.new(text: "-", kind: :silent)], positions) : say(partner, positions)
         2
       end
 
-      # Counts with nothing danced on them.
+      # Counts with nothing said on them: those of the words before the comma, where these have none.
       def loose_counts(group)
-        positions(group)
+        positions = positions(group)
+        take_counts(positions) if @open && positions.any?
+        @open = nil
         1
       end
 
-      def words(at, group)
-        partner = @groups[at + 1]
-        after = partner&.kind == :counts && (!@first || !%i[words silent].include?(@groups[at + 2]&.kind))
-        moves = moves_of(group)
-        return aside(group).then { 1 } if moves.all? { |move| move.kind == :unknown } && !after && group.over.nil?
+      def take_counts(positions)
+        moves = @moves.pop(@open)
+        @moves.concat(placed(moves, positions))
+      end
 
-        put(moves, group, after ? positions(partner) : [])
+      def words(segment, at)
+        partner = segment[at + 1]
+        after = partner&.kind == :counts && (!@first || !%i[words silent].include?(segment[at + 2]&.kind))
+        return stated(segment, at) if after && said_only?(segment[at]) && segment[at + 2]
+
+        say(segment[at], after ? positions(partner) : [])
         after ? 2 : 1
       end
 
-      # Words without a count that name no step: a note, unless the counts of the line hang on it.
-      def aside(group) = @notes << group.words.map(&:text).join(" ")
+      # What is only said of an end takes no counts: they belong to what follows.
+      def said_only?(group)
+        found = phrase(group)
+        found.moves.empty? && (found.entry.any? || found.exit.any?)
+      end
 
-      def moves_of(group) = Phrase.new(group.words, @vocabulary).moves
+      def stated(segment, at)
+        @first = true
+        say(segment[at], [])
+        1
+      end
 
       def positions(group)
         found = group.tokens.flat_map { |token| @counts.positions(token).map { |position| [position, token] } }
         found.each do |position, token|
-          @faults << Line::Fault.new(:no_such_count, nil, token.text) unless position && position < @size * 12
+          next if position && position < @size * 12
+
+          @kept[:faults] << Line::Fault.new(:no_such_count, nil, token.text)
         end
-        found
-          .filter_map { |position, token| position && [position, token.kind] }
-          .select { |position, _| position < @size * 12 }
+        @range = found.last&.last&.kind == :range
+        found.filter_map { |position, _| position if position && position < @size * 12 }
       end
 
-      def put(moves, group, positions)
-        moves *= group.times if group.times
-        places = positions.map(&:first)
-        return place_over(moves, group, places.first) if group.over
-        return moves.each { |move| @moves << move } if places.empty?
+      # A group of words on its counts.
+      def say(group, positions)
+        before = @moves.size
+        said = @moves.any? && Repeats.of(group.words)
+        return once_more(said, group, positions) if said
 
-        @moves.concat(Placing.new(moves, places, range: positions.last.last == :range, vocabulary: @vocabulary).moves)
-        note_repeat(group)
+        speak(group, positions)
+        @open = positions.empty? && @moves.size > before ? @moves.size - before : nil
+      end
+
+      def once_more(said, group, positions)
+        more = group.times ? group.times - 1 : said.more
+        @moves.concat(repeats.again([more, 1].max, positions:, turned: said.turned, side: said.side))
+        @kept[:words] = true
+      end
+
+      def again(group) = @moves.concat(repeats.again([group.times - 1, 0].max))
+      def repeats = Repeats.new(@moves.dup, @size * 12)
+
+      def speak(group, positions)
+        found = phrase(group)
+        @facts[:entry] = found.entry.merge(@facts[:entry])
+        @facts[:exit].merge!(found.exit)
+        return lead(found.lead) if found.moves.empty? && found.lead
+        return if found.moves.empty? && (found.entry.any? || found.exit.any?)
+        return aside(group, positions) if found.moves.empty? || label?(group, found)
+
+        return if found.moves.size == 1 && Bracketed.new(@moves, found).beside
+
+        moves = sided(found.moves, found.lead || @lead)
+        @lead = nil if moves.any? { |move| move.layer == :feet && move.side }
+        put(Times.new(moves, group, @moves).all, positions, over: group.over)
+      end
+
+      def phrase(group)
+        last = @moves.reverse_each.find { |move| move.side && move.layer == :feet }&.side
+        before = { last:, first: @moves.empty?, after: }
+        key = "#{group.words.map(&:text).join(' ')}|#{before.values.join('|')}"
+        @vocabulary.remembered(key) { Phrase.new(group.words, @vocabulary, **before).found }
+      end
+
+      # What the move before was, where that says whose the next words are.
+      def after
+        move = @moves.last or return
+        return :upper if Lexicon::GENERIC.value?(move.step) || (move.layer == :arms && move.text.match?(/\b(?:up|down)\b/i))
+
+        :gesture if move.layer == :feet && @vocabulary.find(move.step.to_s)&.foot == :free
+      end
+
+      # Words before a colon that name no step.
+      def label?(group, found) = group.label && found.moves.all? { |move| move.kind == :unknown }
+
+      # Which foot begins: of what follows, or of what was said just now.
+      def lead(side)
+        at = @moves.rindex { |move| move.kind == :step && move.layer == :feet }
+        return @lead = side if at.nil? || @moves[at].side
+
+        @moves[at] = @moves[at].with(side:)
+      end
+
+      def sided(moves, lead)
+        at = lead && moves.index { |move| move.layer == :feet && move.kind == :step && move.side.nil? }
+        at ? moves.dup.tap { |all| all[at] = all[at].with(side: lead) } : moves
+      end
+
+      # Words that name no step: a note. Counts that were said beside them stay empty.
+      def aside(group, _positions)
+        words = group.words.map(&:text).join(" ")
+        @kept[:notes] << words unless group.words.all? { |token| Lexicon.small?(token.value) }
+      end
+
+      def put(moves, positions, over: nil)
+        return place_over(moves, over, positions.first) if over && moves.size == 1
+        return @moves.concat(moves) if positions.empty?
+
+        @moves.concat(placed(moves, positions))
+      end
+
+      def placed(moves, positions)
+        Placing.new(moves, positions, range: @range, vocabulary: @vocabulary).moves
       end
 
       # "over 6": from here on for six counts.
-      def place_over(moves, group, from)
-        from ||= @moves.last&.end_at || (0 if @moves.empty?)
-        @moves.concat(moves.map { |move| move.with(at: from, length: group.over * 12) })
+      def place_over(moves, over, from)
+        from ||= @moves.empty? ? 0 : @moves.last.end_at
+        @moves.concat(moves.map { |move| move.with(at: from, length: over * 12, usual: false) })
       end
 
-      def note_repeat(group) = @repeated = group.times
-
+      # What stands in brackets: another version, which foot, what is left free; else it is kept as it is.
       def note(text)
-        return @moves[-1] = @moves.last.with(choice: [:weight]) if text.match?(ANY) && @moves.any?
-        if text.match?(STANDING)
-          return @versions << ["standing", text.sub(STANDING, ""), @moves.last&.at, @moves.last&.length]
-        end
+        kind = VERSION.match(text)
+        return version(kind) if kind
 
-        @notes << text
+        words = @moves.any? ? Tokens.of(text).select { |token| token.kind == :word } : []
+        return @kept[:notes] << text if words.empty?
+
+        found = Phrase.new(words, @vocabulary).found
+        return @kept[:notes] << text unless Bracketed.new(@moves, found).apply
+
+        @facts[:exit].merge!(found.exit)
       end
 
-      # No count was said at all, and the usual lengths of the steps fill the line exactly: they follow each other.
-      def place_by_length
-        return if @moves.empty? || @groups.any? { |group| group.kind == :counts } || @moves.any?(&:at)
-
-        lengths = @moves.map { |move| move.length || 12 }
-        return unless @moves.all? { |move| move.kind == :step } && (lengths.sum % (@size * 12)).zero?
-
-        from = 0
-        @moves = @moves.zip(lengths).map do |move, length|
-          placed =
-            Placing.new([move], [from], range: false, vocabulary: @vocabulary).moves.first.with(length:, said: [])
-          from += length
-          placed
-        end
-        second_time
-      end
-
-      # "(2nd x no last touch - hold)"
-      def second_time
-        said = @notes.find { |note| note.match?(/\A(?:2nd|second)\b.*\bno last\b.*\bhold/i) } or return
-        @notes.delete(said)
-        last = @moves.pop
-        at = last.at + 12
-        @moves << last.with(step: "step", text: "step #{last.side == :left ? 'L' : 'R'}", length: 12) <<
-          Move.new(text: "hold", step: "hold", kind: :hold, at:, length: 12)
+      def version(kind)
+        name = kind[:kind].downcase.start_with?("st") ? "standing" : "seated"
+        @kept[:versions] << [name, kind.post_match, @moves.last&.at, @moves.last&.length]
       end
 
       def finish
-        parts = @moves.chunk_while { |a, b| a.at.nil? || b.at.nil? || eight_of(a) == eight_of(b) }.to_a
-        parts = [[]] if parts.empty?
-        parts.each_with_index.map { |moves, i| line(moves, i, parts.size - 1) }
+        Eights.new(@moves, @size, @vocabulary).lines(@kept, @facts, called: @called, feel: @feel, counted: counted?)
       end
 
-      # Which eight of the text a move lies in; a pickup belongs to the first.
-      def eight_of(move) = [move.at, 0].max / (@size * 12)
-
-      def line(moves, index, last)
-        moves = shifted(moves, index * @size * 12) unless index.zero?
-        said = {
-          moves:,
-          exit: {},
-          **(index == last ? { exit: @facts[:exit], meet: @facts[:meet] } : {}),
-          **(index.zero? ? beside : {})
-        }
-        Line.new(counts: @size, called: @called, feel: @feel, **said)
-      end
-
-      # What is said beside the moves belongs to the first eight.
-      def beside = { notes: @notes, cues: @cues, faults: @faults, versions: @versions, offsets: @facts[:offsets] }
-
-      def shifted(moves, by)
-        moves.map do |move|
-          if move.at
-            move.with(
-              at: move.at - by,
-              places: move.places.map { |place| place - by },
-              said: move.said.map { |place| place - by }
-            )
-          else
-            move
-          end
-        end
-      end
+      def counted? = @segments.flatten.any? { |group| group.kind == :counts }
     end
   end
 end

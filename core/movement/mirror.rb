@@ -10,7 +10,7 @@ module Core
       module_function
 
       def line(line)
-        line.with(moves: line.moves.map { |move| move(move) }, exit: exit(line.exit))
+        line.with(moves: line.moves.map { |move| move(move) }, entry: exit(line.entry), exit: exit(line.exit))
       end
 
       def move(move)
@@ -19,7 +19,8 @@ module Core
           side: SIDES[move.side],
           feet: move.feet.map { |foot| SIDES[foot] },
           turn: move.turn && -move.turn,
-          facing: facing(move.facing)
+          facing: facing(move.facing),
+          weight: SIDES.fetch(move.weight, move.weight)
         )
       end
 

@@ -8,6 +8,7 @@ module Core
 
       def entry = @entry ||= Mirror.state(@walk.entry)
       def exit = @exit ||= Mirror.state(@walk.exit)
+      def doubts = @walk.doubts
       def after(row) = Mirror.state(@walk.after(row))
       def findings = @findings ||= @walk.findings.map { |finding| turned(finding) }
 

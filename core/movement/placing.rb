@@ -16,6 +16,7 @@ module Core
       def moves
         return [] if @list.empty?
         return @list.zip(@positions).map { |move, at| placed(move, [at]) } if @list.size == @positions.size
+        return each_count(@list.first) if @list.size == 1 && each?(@list.first)
         return [placed(@list.first, @positions)] if @list.size == 1
         return spread if @list.size < @positions.size
 
@@ -23,6 +24,18 @@ module Core
       end
 
       private
+
+      # "walk R 1 2 3 4", "1-8 march": one on every count.
+      def each?(move)
+        @positions.size > 1 && @positions.all? { |at| (at % 12).zero? } && @vocabulary.find(move.step.to_s)&.each
+      end
+
+      def each_count(move)
+        @positions.each_with_index.map do |at, i|
+          own = i.zero? ? move : move.with(side: nil, text: move.step)
+          placed(own, [at]).with(range: false)
+        end
+      end
 
       def spread
         share = @positions.each_slice((@positions.size / @list.size.to_f).ceil).to_a
@@ -32,7 +45,8 @@ module Core
       def placed(move, positions)
         at = positions.first
         length = positions.size > 1 ? span(positions) : move.length
-        move.with(at:, length:, places: places(move, positions), said: positions, range: @range && positions.size > 1)
+        usual = positions.size < 2 && move.usual
+        move.with(at:, length:, usual:, places: places(move, positions), said: positions, range: @range && positions.size > 1)
       end
 
       def span(positions)

@@ -12,6 +12,7 @@ module Core
       PATTERNS = {
         cue: /"[^"]*"|“[^”]*”/,
         note: /\([^)]*\)?/,
+        word: %r{\d/\d#{EDGE}|\d{3}(?=°|º|\s*degrees?|#{EDGE.source})|[½¼¾]},
         range: /\d{1,2}\s*[-–]\s*\d{1,2}#{EDGE}/,
         times: /[x×]\s?0?[1-9]\d?#{EDGE}/i,
         number: /[ea&]?\d{1,2}(?:[ea&]+(?:\d{1,2})?)*#{EDGE}/i,
@@ -21,7 +22,7 @@ module Core
       }.freeze
       WORD = /[^\s,;:()"“”]+/
       # What can begin one of the patterns; anything else begins a word.
-      OPENING = /["“(\dx×ea&,;.:\-–—]/i
+      OPENING = /["“(\dx×ea&,;.:\-–—½¼¾]/i
       private_constant :EDGE, :PATTERNS, :WORD, :OPENING
 
       module_function

@@ -12,7 +12,8 @@ module Core
         Styles::BALLET,
         Styles::STREET,
         Styles::CONTEMPORARY,
-        Styles::SEATED
+        Styles::SEATED,
+        Styles::GESTURES
       ].freeze
       FOLDED = { "é" => "e", "è" => "e", "ê" => "e", "î" => "i", "ç" => "c", "ö" => "o" }.freeze
 
@@ -32,23 +33,44 @@ module Core
         @steps = [*own, *STYLES.flatten].freeze
         @names = {}
         @exact = @steps.reverse.to_h { |step| [step.name, step] }
-        @steps.each { |step| [step.name, *step.aliases].each { |name| @names[Vocabulary.fold(name)] ||= step } }
+        @steps.each { |step| [step.name, *step.aliases].each { |name| name(name, step) } }
+        @phrases = {}
         @longest = @names.keys.map(&:split).group_by(&:first).transform_values { |names| names.map(&:size).max }
       end
 
-      DEFAULT = new.freeze
+      # Most phrases remembered at a time.
+      MEMORY = 2_000
 
-      # The step whose name starts at a word, the longest name first: [step, how many words], or nil.
+      # What was read of a phrase with these words, or what the block reads; phrases come again and again.
+      def remembered(key)
+        found = @phrases[key] and return found
+        @phrases.clear if @phrases.size >= MEMORY
+        @phrases[key] = yield
+      end
+
+      # The step whose name starts at a word, the longest name first: [step, how many words], or nil. words: as
+      # Lexicon.words writes them.
       def match(words, at)
-        most = @longest[words[at].to_s[/\A[a-z0-9]+/]] or return
+        most = @longest[words[at]] or return
         [most, words.size - at].min.downto(1) do |count|
-          step = @names[words[at, count].join(" ")]
+          step = @names[count == 1 ? words[at] : words[at, count].join(" ")]
           return [step, count] if step
         end
         nil
       end
 
-      def find(name) = @exact[name] || @names[Vocabulary.fold(name)]
+      def find(name) = @exact[name] || @names[Vocabulary.fold(name)] || @names[Lexicon.spelt(name)]
+
+      private
+
+      # A name is found as it is written, and as it is read where it has short words in it ("wheel bk").
+      def name(name, step)
+        [Vocabulary.fold(name), Lexicon.spelt(name)].each { |written| @names[written] ||= step }
+      end
+
+      public
+
+      DEFAULT = new.freeze
     end
   end
 end

@@ -34,7 +34,7 @@ module Core
         weight, facing, place = @line.exit.values_at(:weight, :facing, :place)
         [
           ("#{weight == :left ? 'R' : 'L'} free" if weight),
-          ("ends facing #{Phrase::FACINGS.key(facing)}" if facing),
+          ("ends facing #{Lexicon::FACINGS.key(facing)}" if facing),
           ("ends at #{place}" if place)
         ].compact
       end

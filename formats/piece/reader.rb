@@ -86,7 +86,7 @@ module Formats
           {
             weight: edge.choice("weight", %w[left right both seated floor], default: nil)&.to_sym,
             facing: edge.integer("facing", min: 1, max: 8, default: nil),
-            level: edge.choice("level", %w[air standing low kneeling floor], default: nil)&.to_sym,
+            level: edge.choice("level", %w[air standing low kneeling seated floor], default: nil)&.to_sym,
             hands: edge.text("hands", default: nil),
             place: edge.text("place", default: nil)
           }.compact

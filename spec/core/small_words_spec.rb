@@ -15,7 +15,8 @@ RSpec.describe Core::Movement do
     it "share the counts evenly where there are fewer, one taking all where it is alone" do
       expect(moves("1 2 3 4 step R step L")).to eq [["step", 0, 24], ["step", 24, 24]]
       expect(moves("1-4 step R step L")).to eq [["step", 0, 24], ["step", 24, 24]]
-      expect(moves("1-4 walk R")).to eq [["step", 0, 48]]
+      expect(moves("1-4 step R")).to eq [["step", 0, 48]]
+      expect(moves("1-4 walk R")).to eq [["walk", 0, nil], ["walk", 12, nil], ["walk", 24, nil], ["walk", 36, nil]]
     end
 
     it "leave open what finds no count" do

@@ -11,7 +11,9 @@ module Core
         def finding
           left = leaving.body.facing
           right = entering.body.facing
-          found(:facing, verdict(left, right), left, right, facts: { eighths: eighths(left, right)&.abs })
+          found(
+            :facing, verdict(left, right), left, right, facts: { eighths: eighths(left, right)&.abs, **doubted(:facing) }
+          )
         end
 
         # A turn in, or the entering eight faced as the other leaves: [[Mend, Seam as it would be], …].
@@ -37,20 +39,20 @@ module Core
         private
 
         def verdict(left, right)
-          return :fits if left.value == right.value && left.known?
-          return :fits if left.source == :choice && !left.known? && right.source == :not_stated
-          return asked(left, right) unless sure?(left) && sure?(right)
+          return :fits if left.value == right.value && left.sure?
+          return :fits if left.source == :choice && !left.known? && right.convention?
+          return asked(left, right) unless left.sure? && said?(right)
 
           turn = eighths(left, right).abs
           by_counts(turn/2r, turn/4r)
         end
 
-        # Known, and not only supposed.
-        def sure?(known) = known.known? && known.source != :not_stated
+        # Known, and not only as everybody begins.
+        def said?(known) = known.sure? && !known.convention?
 
         def asked(left, right)
-          return :fits unless leaving.written? && entering.depends?
-          return :fits if left.known? && right.known? && eighths(left, right).zero?
+          return :fits unless leaving.written?
+          return :fits unless said?(right) || entering.depends?
 
           :question
         end

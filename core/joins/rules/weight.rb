@@ -3,19 +3,19 @@
 module Core
   module Joins
     module Rules
-      # The foot that the entry steps out on must be free. Both feet bearing, seated, the floor and a dancer's own
-      # choice leave either foot free.
+      # The foot that the entry steps out on must be free. Both feet bearing, seated and the floor leave either foot
+      # free; what is the dancer's own choice, supposed or not said is asked.
       class Weight < Rule
         # Whether the foot that begins is the one that is free.
         def finding
           left = leaving.body.weight
           right = entering.body.weight
-          found(:weight, verdict(left, right), left, right)
+          found(:weight, verdict(left, right), left, right, facts: doubted(:weight))
         end
 
         # A weight change, a touch, another start, the other side: [[Mend, Seam as it would be], …].
         def mends(finding)
-          return [answer] if finding.question?
+          return [answer].compact if finding.question?
 
           wanted = OTHER.fetch(leaving.body.weight.value)
           [change(wanted), touch, restate(wanted), turned_eight, turned_link].compact
@@ -24,26 +24,20 @@ module Core
         private
 
         def verdict(left, right)
+          return :fits if [left.value, right.value].include?(:seated)
+          return :question if entering.unknown && leaving.written? && !both?(left)
           return :fits unless OTHER.key?(right.value)
+          return left.value == right.value || !OTHER.key?(left.value) ? :fits : :clash if left.sure?
 
-          if left.known? || left.source == :choice
-            left.value == right.value || !OTHER.key?(left.value) ? :fits : :clash
-          else
-            leaving.written? && first_foot? ? :question : :fits
-          end
+          leaving.written? && entering.first_foot? ? :question : :fits
         end
 
-        # Whether a foot is used within the first two counts.
-        def first_foot? = entering.placed.any? { |move| move.at < 24 && move.kind == :step && move.layer == :feet }
+        # Whatever comes, it can come.
+        def both?(left) = left.sure? && !OTHER.key?(left.value)
 
         def answer
-          stated(
-            :state_edge,
-            leaving,
-            :exit,
-            { weight: entering.body.weight.value },
-            weight: entering.body.weight.value
-          )
+          weight = entering.body.weight.value
+          OTHER.key?(weight) ? stated(:state_edge, leaving, :exit, { weight: }, weight:) : nil
         end
 
         # A weight change on the last count where nothing is danced on it, else on its "and".

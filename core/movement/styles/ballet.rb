@@ -30,6 +30,8 @@ module Core
         Step.of("assemblé", "assemble", weights: [:both], needs: :standing, hazards: %w[jump]),
         Step.of("sissonne", weights: [:lead], needs: :standing, hazards: %w[jump]),
         Step.of("pas de chat", weights: %i[lead other], swing: [0, 6], needs: :standing, hazards: %w[jump]),
+        Step.of("échappé", "echappe", "sous sus", "soussus", weights: [:both]),
+        Step.of("détourné", "detourne", weights: [:both], turn: 4),
         Step.of("curtsey", "reverence", "curtsy", layer: :body, counts: 4)
       ].freeze
     end

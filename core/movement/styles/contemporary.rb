@@ -6,24 +6,25 @@ module Core
       # Contemporary and floor work.
       CONTEMPORARY = [
         Step.of("spiral", "spiral to floor", "spiral down",
-                level: :floor, weights: [:floor], needs: :standing, counts: 4, hazards: %w[floor_work]),
-        Step.of("fall", "fall to floor", "melt", "melt to floor", "collapse",
-                level: :floor, weights: [:floor], counts: 4, hazards: %w[floor_work]),
-        Step.of("shoulder roll", "back roll", "forward roll",
-                level: :floor, weights: [:floor], counts: 4, hazards: %w[floor_work]),
+                level: :floor, weights: [:floor], needs: :standing, counts: 4, doubts: [:facing],
+                hazards: %w[floor_work]),
+        Step.of("fall", "fall to floor", "melt", "melt to floor", "collapse", "falls", "fall down", "dive", "melts",
+                level: :floor, weights: [:floor], counts: 4, open: true, doubts: [:facing], hazards: %w[floor_work]),
+        Step.of("back roll", "forward roll", "shoulder roll over", "shoulder roll across", "backward roll",
+                "shoulder roll on the floor", level: :floor, weights: [:floor], counts: 4, doubts: [:facing], hazards: %w[floor_work]),
         Step.of("slide to floor", level: :floor, weights: [:floor], counts: 2, hazards: %w[floor_work]),
-        Step.of("swing", "leg swing", foot: :free, counts: 2),
+        Step.of("swing", "leg swing", "swings", foot: :free, counts: 2, open: true),
         Step.of("arm swing", "arms swing", layer: :arms, counts: 2),
         Step.of("curve", "side curve", "arch", layer: :body, counts: 2),
         Step.of("back bend", "bridge", layer: :body, counts: 4, hazards: %w[back_bend]),
         Step.of("roll down", "roll up", layer: :body, counts: 4),
         Step.of("suspend", "suspension", layer: :body),
-        Step.of("release", "drop head", layer: :body),
-        Step.of("tilt", foot: :free, counts: 2),
-        Step.of("push up", "plank", level: :floor, weights: [:floor], hazards: %w[floor_work]),
-        Step.of("knee slide", level: :kneeling, weights: [:both], counts: 2, hazards: %w[knee_drop]),
-        Step.of("rise to knees", "up to knees", level: :kneeling, weights: [:both]),
-        Step.of("crawl", level: :floor, weights: [:floor], hazards: %w[floor_work])
+        Step.of("release", "drop head", "drop over", "fold over", layer: :body),
+        Step.of("tilt", foot: :free, counts: 2, open: true),
+        Step.of("push up", "plank", "push to plank", level: :floor, weights: [:floor], open: true, hazards: %w[floor_work]),
+        Step.of("knee slide", level: :kneeling, weights: [:floor], counts: 2, hazards: %w[knee_drop]),
+        Step.of("rise to knees", "up to knees", "come to kneeling", level: :kneeling, weights: [:floor]),
+        Step.of("crawl", "crawls", "crawling", level: :floor, weights: [:floor], hazards: %w[floor_work])
       ].freeze
     end
   end

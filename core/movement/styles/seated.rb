@@ -6,11 +6,14 @@ module Core
       # Seated dance, in a chair or with wheels.
       SEATED = [
         Step.of("wheel", "wheel forward", "wheel back", "wheel bk", "wheel fwd", "push wheels",
-                weights: [:seated], layer: :body),
-        Step.of("wheel turn", "turn chair", "chair turn", weights: [:seated], turn: 2, layer: :body),
+                "wheels back", "wheels forward", "wheels", "push and glide",
+                weights: [:seated], level: :seated, layer: :body),
+        Step.of("sit on a chair", weights: [:seated], level: :seated),
+        Step.of("wheel turn", "turn chair", "chair turn", weights: [:seated], level: :seated, turn: 2, layer: :body),
         Step.of("clap lap", "lap", "lap clap", "pat lap", "pat knees", layer: :arms),
         Step.of("twist", "torso twist", layer: :body),
         Step.of("lean", "lean forward", "lean back", "tip torso", layer: :body),
+        Step.of("brake", "brakes", layer: :body),
         Step.of("seated march", "march feet", layer: :body),
         Step.of("heel tap seated", "seated tap", layer: :body),
         Step.of("drum", "drum thighs", layer: :arms)

@@ -1,0 +1,232 @@
+# frozen_string_literal: true
+
+module Core
+  module Movement
+    # Tells the numbers that are counts from those that are amounts: "3 and 4", "five to eight" and "on one" are counts,
+    # "for 4 counts", "8 walks", "over 6", "three stamps" and "2 hands" are not. Takes and answers Tokens::Token; counts
+    # come out as :number and :range, amounts as :amount (how many), lengths as :over (for how many counts).
+    class Counting
+      Token = Tokens::Token
+      JOINING = /\A(?:and|n|&)\z/
+      UP_TO = %w[to til till until through thru].freeze
+      CALLED = %w[on count counts by at beat beats].freeze
+      LASTING = %w[for over].freeze
+      NOUNS = /\A(?:counts?|cts?|beats?)\z/
+      TIMES = /\A(?:times|x|xs)\z/
+      HOW = %w[more of little small big quick slow fast more tiny baby easy high low runs steps walks skips hops].freeze
+      # Words after a number that may make an amount or a range of it.
+      SPECIAL = /s\z|\A(?:and|n|to|til|till|until|through|thru|x|more|of|count|beat|ct|little|small|big|quick|slow|
+        fast|tiny|baby|easy|high|low|feet)\z/x
+      SINGULAR = /\A(?:foot|leg|knee|arm|hand|more|another|shoulder|side|last|big|at|by|after|of|is|goes|behind|in)\z/
+
+      # size: counts of the line.
+      def initialize(tokens, size)
+        @tokens = tokens
+        @size = size
+        @last = 0
+        @found = []
+        @spoken = spoken?
+      end
+
+      def tokens
+        @at = 0
+        step while @at < @tokens.size
+        @found
+      end
+
+      private
+
+      # Whether numbers are called in words: at least three of them in a row, or one after "on".
+      def spoken?
+        said = @tokens.select { |token| token.kind == :word }.filter_map { |token| Lexicon::NUMBERS[token.value] }
+        said.each_cons(2).any? { |one, two| two == one + 1 }
+      end
+
+      def token(by = 0) = (@at + by).negative? ? nil : @tokens[@at + by]
+      def value(by = 0) = token(by)&.value.to_s
+
+      def step
+        case token.kind
+        when :number then number
+        when :range then take(token.value.last)
+        when :word then word
+        else keep
+        end
+      end
+
+      def keep(count = 1)
+        @found.concat(@tokens[@at, count])
+        @at += count
+      end
+
+      def take(last)
+        @last = last if last
+        keep
+      end
+
+      def word
+        number = Lexicon::NUMBERS[value]
+        return and_count if value.match?(JOINING)
+        return keep unless number
+
+        spoken_count?(number) ? count(number) : amount_or_word(number)
+      end
+
+      # A number in digits.
+      def number
+        return take(token.text.to_i) if plain?
+        return keep_as_word if token.text == "&" && joining?
+        return take(last_of(token)) unless token.text.match?(/\A\d+\z/)
+
+        given = token.text.to_i
+        amount?(given) ? amount(given) : count(given)
+      end
+
+      # One digit before a word or a break that makes nothing else of it: the common case, decided at once.
+      def plain?
+        return false unless token.text.match?(/\A[1-8]\z/)
+
+        before = @tokens[@at - 1] if @at.positive?
+        after = @tokens[@at + 1]
+        return false if before&.kind == :word && LASTING.include?(before.value)
+
+        after.nil? || after.kind == :comma || (after.kind == :word && !after.value.match?(SPECIAL)) ||
+          (after.kind == :number && after.text.match?(/\A\d/))
+      end
+
+      # "crouch & touch": no count, where the counts stand behind their moves.
+      def joining? = opening&.kind == :word && token(1)&.kind == :word
+
+      # What the part between commas begins with.
+      def opening
+        comma = @found.rindex { |each| each.kind == :comma }
+        @found[comma ? comma + 1 : 0]
+      end
+
+      def counts_first? = %i[number range].include?(opening&.kind)
+
+      def keep_as_word
+        @found << Token.new(:word, token.text, "and")
+        @at += 1
+      end
+
+      def last_of(token) = token.text.scan(/\d+/).last&.to_i
+
+      # "3 and 4" is one thing to call; "5 to 8" is a range.
+      def count(given)
+        text = given.to_s
+        used = 1
+        if UP_TO.include?(value(1)) && (to = called(2)) && to > given
+          return put(:range, "#{given}-#{to}", 3, [given, to])
+        end
+
+        while joined?(used) && (following = called(used + 1)) && following == given + 1
+          text += "&#{following}"
+          given = following
+          used += 2
+        end
+        put(:number, text, used)
+      end
+
+      def put(kind, text, used, value = nil)
+        original = @tokens[@at, used].map(&:text).join(" ")
+        @last = text.scan(/\d+/).last.to_i
+        @found << Token.new(kind, used == 1 && token.kind == :number ? original : text, value)
+        @at += used
+      end
+
+      def joined?(by) = value(by).match?(JOINING) || (token(by)&.kind == :number && token(by).text == "&")
+
+      def called(by)
+        following = token(by) or return
+        return Lexicon::NUMBERS[following.value] if following.kind == :word
+
+        following.text.to_i if following.kind == :number && following.text.match?(/\A\d+\z/)
+      end
+
+      # "and 8" before anything else, or after a comma, is the half count before it.
+      def and_count
+        given = called(1)
+        opens = @at.zero? || %i[comma number].include?(token(-1).kind)
+        return keep unless given && opens && token(1).kind == :number && !amount_at?(1, given)
+
+        @found << Token.new(:number, "&#{given}", nil)
+        @last = given
+        @at += 2
+      end
+
+      def amount_at?(by, given)
+        @at += by
+        amount?(given)
+      ensure
+        @at -= by
+      end
+
+      # Digits that say how many or how long.
+      def amount?(given)
+        return true if given.zero? || given > 16 || value(1).match?(TIMES)
+        return true if value(1).match?(NOUNS) && !CALLED.include?(value(-1))
+        return lasting?(given) if LASTING.include?(value(-1))
+        return false if CALLED.include?(value(-1)) || given == @last + 1
+
+        how_many?(given)
+      end
+
+      def lasting?(_given)
+        return true if value(-1) == "for"
+
+        !(%i[number range].include?(@tokens.first.kind) && token(1)&.kind == :word)
+      end
+
+      def how_many?(given)
+        following = token(1)
+        return false unless following&.kind == :word
+        return false if given > @last && @last.positive? && counts_first?
+
+        return true if HOW.include?(following.value) && given > 1
+
+        plural = following.value.match?(/[^s]s\z/) || %w[feet].include?(following.value)
+        plural && given > 1 && (given <= @last || @last.zero?)
+      end
+
+      # A number in words is a count after "on" or "and", or where the line is counted in words.
+      def spoken_count?(given)
+        return false if value(1).match?(TIMES) || value(1).match?(NOUNS) || value(-1) == "for" || value(1) == "more"
+        return true if CALLED.include?(value(-1)) && !value(1).match?(SINGULAR)
+        return false if %w[the each this that other].include?(value(-1)) || value(1).match?(SINGULAR)
+        return given == @last + 1 || beside?(given) if @spoken && !plural_next?
+
+        @last.positive? && given == @last + 1 && !plural_next?
+      end
+
+      def beside?(given) = called(1) == given + 1 || (joined?(1) && called(2) == given + 1) || range_next?
+      def range_next? = UP_TO.include?(value(1)) && !called(2).nil?
+      def plural_next? = token(1)&.kind == :word && value(1).match?(/[^s]s\z/) && !Lexicon::NUMBERS.key?(value(1))
+
+      def amount_or_word(given)
+        following = value(1)
+        return amount(given) if following.match?(NOUNS) || following.match?(TIMES) || HOW.include?(following)
+        return amount(given) if plural_next? || value(-1) == "for"
+
+        keep
+      end
+
+      def amount(given)
+        noun = value(1).match?(NOUNS)
+        long = noun || LASTING.include?(value(-1))
+        return times(given) if value(1).match?(TIMES)
+
+        drop_for if LASTING.include?(value(-1))
+        @found << Token.new(long ? :over : :amount, @tokens[@at, noun ? 2 : 1].map(&:text).join(" "), given)
+        @at += noun ? 2 : 1
+      end
+
+      def times(given)
+        @found << Token.new(:times, "x#{given}", given.clamp(1, 99))
+        @at += 2
+      end
+
+      def drop_for = @found.last&.kind == :word && LASTING.include?(@found.last.value) && @found.pop
+    end
+  end
+end

@@ -1,0 +1,133 @@
+# frozen_string_literal: true
+
+module Core
+  module Movement
+    # Takes the words of a phrase for what they are: steps, parts of the body, sides, ways, amounts. A word with a
+    # meaning of its own only beside a part (up, down, roll, cross) is a step that is open: whose it is, Acts decides.
+    class Elements
+      # kind: :step, :part, :foot, :side, :way, :amount, :doubt, :it, :with, :no, :filler or :unknown; value: what it
+      # is (a Step, a layer, a side, eighths …); at, size: its words; typed: the word.
+      Element = Struct.new(:kind, :value, :at, :size, :word)
+
+      # Prepositional phrases of level and place: what they say, longest first.
+      PLACES = {
+        /\A(?:on|onto|to|into|in|down to|down on|down onto) (?:the |your |a |one |both |right |left )*knee\b/ => "kneel",
+        /\A(?:on|onto|to|into|at|in|along|across) (?:the |your )*(?:floor|ground|mat|carpet|deck)\b/ => "lie",
+        /\A(?:on|onto|to) (?:your|my|our|their) (?:back|tummy|belly|stomach|spine|bottom|bum)\b(?! wall| corner)/ => "lie",
+        /\A(?:on|onto) (?:your |the )*(?:other )?(?:side|front)\b/ => "lie",
+        /\A(?:on|onto|to|into|in) (?:the |your |a )*(?:chair|seat|stool|bench)s?\b/ => "sit on a chair",
+        /\A(?:on|onto|to|into|in) (?:the |a )*splits?\b/ => "splits",
+        /\A(?:on|onto|to) (?:all fours|(?:your )?hands and knee)\b/ => "all fours",
+        /\A(?:in|into|up in|up into) the (?:lift|air)\b/ => "carried"
+      }.freeze
+      # What leaves values open: who leads, where it goes, where nobody can know what is.
+      DOUBTS = {
+        ["wherever", "contact", "they take you", "(?:he|she|they) (?:takes?|leads?|turns?|moves?) \\w+"] =>
+          %i[weight facing level],
+        ["partners?", "anywhere", "somewhere(?: else)?", "all over", "a?round the (?:room|stage|floor|circle|space)",
+         "in (?:a |the )?circles?", "in (?:a |the )?ring", "with your friend", "face to face", "each other"] =>
+          %i[weight facing],
+        ["(?:to|into|towards) (?:the )?\\w+ (?:corner|wings|exit)", "away from (?:us|me|the audience|the front)",
+         "(?:the )?(?:windows?|door)(?: side| wall)?"] => %i[facing]
+      }.transform_keys { |texts| /\A(?:#{texts.join('|')})\b(?! (?:hands?|arms?|shoulders?)\b)/ }.freeze
+      # Where a turn ends, and over which shoulder it goes.
+      FACES = %w[back front audience crowd house us me upstage downstage corner wings window windows].freeze
+      WALLS = ["(?:back|front|downstage|upstage) (?:right|left)", "(?:back|left|right|side) wall", "back corner",
+               "front corner"].freeze
+      FACE = /\A(?:to|towards|into|until)(?: face)? (?:the |your |our |a )*(?<to>#{[*WALLS, *FACES].join('|')})\b/
+      SHOULDER = /\Aover (?:the |your )?(?<side>right|left) shoulder\b/
+      STARTS = %w[
+        on onto to into at in along across down up wherever contact partner partners they he she anywhere somewhere all
+        around round with towards away the window windows door over face each until
+      ].to_set.freeze
+      NEGATIONS = %w[no not without dont never].freeze
+      private_constant :PLACES, :DOUBTS, :FACES, :WALLS, :FACE, :SHOULDER, :STARTS, :NEGATIONS
+
+      # words: [String], normalised.
+      def initialize(words, vocabulary)
+        @words = words
+        @vocabulary = vocabulary
+      end
+
+      # [Element] in order; nil words (said otherwise) are left out.
+      def all
+        at = 0
+        found = []
+        while at < @words.size
+          element = @words[at] && one(at)
+          found << element if element
+          at += element ? element.size : 1
+        end
+        found
+      end
+
+      private
+
+      def one(at)
+        word = @words[at]
+        phrase(at) || step(at) || Element.new(*kind(word, at), at, 1, word)
+      end
+
+      def phrase(at)
+        return unless STARTS.include?(@words[at])
+
+        rest = @words[at, 6].take_while { |word| word }.join(" ")
+        return face(Regexp.last_match, at) if FACE =~ rest
+        return shoulder(Regexp.last_match, at) if SHOULDER =~ rest
+
+        PLACES.each { |pattern, name| (match = rest[pattern]) && (return step_named(name, at, match)) }
+        DOUBTS.each do |pattern, doubts|
+          match = rest[pattern] or next
+          return Element.new(:doubt, doubts, at, match.count(" ") + 1, match)
+        end
+        rounds(rest, at)
+      end
+
+      def face(match, at)
+        Element.new(:face, Lexicon::FACED[match[:to]], at, match[0].count(" ") + 1, match[:to])
+      end
+
+      def shoulder(match, at)
+        Element.new(:shoulder, Lexicon::SIDES.fetch(match[:side]), at, match[0].count(" ") + 1, match[0])
+      end
+
+      def rounds(rest, at)
+        match = Lexicon::ROUNDS.find { |words| rest.start_with?(words) } or return
+        Element.new(:amount, 8, at, match.count(" ") + 1, match)
+      end
+
+      def step_named(name, at, words)
+        step = @vocabulary.find(name)
+        step && Element.new(:step, step, at, words.count(" ") + 1, words)
+      end
+
+      def step(at)
+        step, size = @vocabulary.match(@words, at)
+        return unless step
+        return if size == 1 && (Lexicon::PARTS.key?(@words[at]) || Lexicon::AMOUNTS.key?(@words[at]))
+
+        Element.new(:step, step, at, size, @words[at, size].join(" "))
+      end
+
+      def kind(word, _at)
+        return [:side, Lexicon::SIDES[word]] if Lexicon::SIDES.key?(word)
+        return [:part, Lexicon::PARTS[word]] if Lexicon::PARTS.key?(word)
+        return [:foot, word] if Lexicon::FEET.include?(word) || word == "knee"
+        return [:amount, Lexicon::AMOUNTS[word]] if Lexicon::AMOUNTS.key?(word)
+        return [:way, word] if Lexicon::DIRECTIONS.include?(word)
+
+        small(word)
+      end
+
+      def small(word)
+        return [:it, word] if %w[it them].include?(word)
+        return [:with, word] if %w[with while as].include?(word)
+        return [:and, word] if %w[and then].include?(word)
+        return [:no, word] if NEGATIONS.include?(word)
+        return [:filler, word] if Lexicon.idle?(word) || word.match?(/\A\d+\z/)
+
+        [:unknown, word]
+      end
+    end
+  end
+end

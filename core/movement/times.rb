@@ -1,0 +1,76 @@
+# frozen_string_literal: true
+
+module Core
+  module Movement
+    # How often a phrase is danced: "x4", "8 walks", "4 more". What carries the weight goes on with the foot that is
+    # free; what leaves it where it is stays on its side.
+    class Times
+      # moves: [Move] of the phrase; group: Groups::Group; before: the moves of the line before it.
+      def initialize(moves, group, before)
+        @moves = moves
+        @group = group
+        @before = before
+      end
+
+      # [Move]
+      def all
+        return more if more?
+
+        moves = lone_side(@moves)
+        moves = as_many(moves, @group.amount) if counted?(moves)
+        moves = as_many(moves, @group.over) if lasting?(moves)
+        @group.times ? repeated(moves, @group.times) : moves
+      end
+
+      private
+
+      def more? = @group.amount && words.include?("more") && last && @moves.none? { |move| feet?(move) }
+      def words = @group.words.map(&:value)
+      def last = @last ||= @before.reverse_each.find { |move| feet?(move) }
+      def feet?(move) = move.kind == :step && move.layer == :feet
+
+      def more = Array.new(@group.amount) { follow(last) }
+
+      # "march for 8": one on every count.
+      def lasting?(moves) = @group.over&.between?(2, 32) && moves.size == 1 && moves.first.step == "walk"
+
+      # "eight walks": as many as are not named one by one.
+      def counted?(moves)
+        @group.amount && moves.size == 1 && moves.first.kind == :step && @group.amount.between?(2, 32)
+      end
+
+      def as_many(moves, amount) = [moves.first, *Array.new(amount - 1) { follow(moves.first) }]
+
+      def repeated(moves, times)
+        return as_many(moves, times) if moves.size == 1 && times.positive?
+
+        moves * times
+      end
+
+      # The same once more: with the free foot, where it is danced from foot to foot.
+      def follow(move)
+        return move if move.weight == :keep || !steps?(move)
+
+        move.with(side: nil, feet: [].freeze, turn: move.turn, text: plain(move.text))
+      end
+
+      def steps?(move) = move.layer == :feet && !STAYS.include?(move.step) && move.feet.empty?
+      STAYS = %w[touch point heel kick hop tendu put].to_set.freeze
+      STEPS = %w[step walk run].freeze
+      private_constant :STAYS, :STEPS
+
+      def plain(text)
+        text.gsub(/(?<![[:alpha:]])(?:starting|start|with|right|left|rt|lt|r|l)(?![[:alpha:]])/i, " ").squeeze(" ").strip
+          .then { |left| left.empty? ? text : left }
+      end
+
+      # "walk walk walk walk R": nobody knows which of them R is, or whether it is the way.
+      def lone_side(moves)
+        return moves unless moves.size > 2 && moves.map(&:step).uniq.size == 1 && moves.last.side && STEPS.include?(moves.last.step)
+        return moves unless moves[0...-1].all? { |move| move.side.nil? }
+
+        [*moves[0...-1], moves.last.with(side: nil, doubts: moves.last.doubts | %i[weight facing])]
+      end
+    end
+  end
+end
