@@ -8,7 +8,7 @@ module Core
       # step: Step, or nil where only words are left; sides: feet, in order; layer: of a part above the legs, with
       # step nil; ways, amount, doubts; from, to: its words; names: which words nobody knows.
       Act = Struct.new(
-        :step, :sides, :layer, :ways, :amount, :doubts, :from, :to, :unknown, :it, :put, :on, :after_and, :noun, :face,
+        :step, :sides, :layer, :ways, :amount, :doubts, :from, :to, :unknown, :it, :on, :noun, :face,
         keyword_init: true
       ) do
         def upper? = !layer.nil?
@@ -60,7 +60,7 @@ module Core
       def start(element, **facts)
         @acts << Act.new(
           sides: [], ways: @ways, doubts: [], unknown: [], from: @begin || element.at, to: element.at + element.size,
-          amount: @amount, after_and: @joined, **facts
+          amount: @amount, **facts
         )
         @begin = nil
         @amount = nil
@@ -79,10 +79,10 @@ module Core
         return if lying_word?(step, element)
         return upper(element) if step.open && (part_ahead? || theirs?(step))
         return start(element, step: @vocabulary.find("put"), sides: own_sides, it: true) if foot_down?(step)
-        return foot_part(element) if step.open && step.level && foot_ahead?
+        return foot_part(element) if step.open && step.level && (foot_ahead? || (@noun && @sides.any?))
         return start(element, step: @vocabulary.find("step"), sides: own_sides) if onto_foot?(step)
         return if (step.open && current&.upper? && !@joined) || turn_said?(step)
-        return name_unknown(step) if level_said?(step, element)
+        return name_unknown(step) if level_said?(step, element) || qualified?(element)
         return dance_on(step, element) if stepping?(element)
 
         put_sides if @sides.any? && step.name == "close" && element.size == 1 && element.word != "close"
@@ -98,6 +98,12 @@ module Core
       # "explode up", "curl down": however it is done, it is up or down.
       def level_said?(step, element)
         step.level && step.open && element.size == 1 && current && current.step.nil? && current.unknown.any? && !@joined
+      end
+
+      # "scuba hop", "grand plié": the word before a step says which.
+      def qualified?(element)
+        current && current.step.nil? && !current.upper? && current.unknown.any? && current.doubts.empty? &&
+          current.to == element.at && !@joined && @sides.empty?
       end
 
       def name_unknown(step)
@@ -134,6 +140,7 @@ module Core
       # "draws a circle on the floor", "hands on the floor": nobody lies down by it.
       def lying_word?(step, element)
         return false unless step.name == "lie" && element.word.match?(/\A(?:on|onto|at|in|to|along|across)\b/)
+        return true if element.word.end_with?("hip") && !current&.step&.level
 
         current && !@joined && (current.upper? || current.step&.foot || current.step&.layer == :arms)
       end
@@ -202,6 +209,7 @@ module Core
       def take_part(element)
         @sides = []
         return current.layer = element.value if current&.upper? && current.step.nil? && current.to == element.at
+        return current.layer = element.value if qualified?(element)
         return if current&.upper?
         return join_part(element) if current&.foot? && !@joined
 
@@ -252,12 +260,16 @@ module Core
 
       # Whether a side begins something new instead of saying the foot of what was named.
       def begins_anew?
-        return true if current.nil? || @joined || current.upper?
+        return true if current.nil? || @joined
+        return %i[foot step].include?(after_sides&.kind) if current.upper?
         return true if foot_then_verb?
         return false if current.sides.empty?
 
         current.ways.any? && following&.kind != :foot
       end
+
+      # What comes after a row of sides.
+      def after_sides = @elements[(@at + 1)..].find { |element| !%i[side filler].include?(element.kind) }
 
       # "step R left foot behind", "kick L right leg swings".
       def foot_then_verb?
@@ -278,10 +290,17 @@ module Core
 
       # "R side", "left foot out": a foot without a verb.
       def put_foot(element)
-        put = !STEPS_TO.include?(element.word) || %w[foot leg toe].include?(@noun.to_s)
-        start(element, step: @vocabulary.find(put ? "put" : "step"), sides: own_sides, put:, noun: @noun)
+        start(element, step: @vocabulary.find(foot_goes(element.word)), sides: own_sides, noun: @noun)
         current.ways += [element.word]
         @noun = nil
+      end
+
+      # What a foot does that goes somewhere: "right leg up" is lifted, "left foot out" is put there, "R side" is a step.
+      def foot_goes(way)
+        noun = %w[foot leg toe knee].include?(@noun.to_s)
+        return "lift" if noun && %w[up air high].include?(way)
+
+        noun || !STEPS_TO.include?(way) ? "put" : "step"
       end
 
       # Sides without a verb, each a step of its own: "R L R L".
@@ -358,13 +377,21 @@ module Core
 
       def loose_sides
         return put_noun if @noun
+        return unnamed if @sides.size == 1 && current.nil? && %i[upper unknown].include?(@after)
 
         put_sides
       end
 
+      # A side after what the arms did, or after what nobody knows, is no step.
+      def unnamed
+        known = @after == :upper
+        start(@elements.last, layer: (:body if known), unknown: known ? [] : @sides.map(&:word))
+        @sides = []
+      end
+
       def put_noun
         step = @vocabulary.find({ "heel" => "heel", "toe" => "touch", "knee" => "lift knee" }.fetch(@noun, "put"))
-        start(@elements.last, step:, sides: own_sides, put: step.name == "put", noun: @noun)
+        start(@elements.last, step:, sides: own_sides, noun: @noun)
       end
     end
   end

@@ -11,12 +11,15 @@ module Core
       UP_TO = %w[to til till until through thru].freeze
       CALLED = %w[on count counts by at beat beats].freeze
       LASTING = %w[for over].freeze
+      OFTEN = { "twice" => 2, "thrice" => 3 }.freeze
       NOUNS = /\A(?:counts?|cts?|beats?)\z/
       TIMES = /\A(?:times|x|xs)\z/
       HOW = %w[more of little small big quick slow fast more tiny baby easy high low runs steps walks skips hops].freeze
       # Words after a number that may make an amount or a range of it.
       SPECIAL = /s\z|\A(?:and|n|to|til|till|until|through|thru|x|more|of|count|beat|ct|little|small|big|quick|slow|
         fast|tiny|baby|easy|high|low|feet)\z/x
+      WALKS = %w[walk march run strut step walks marches runs].freeze
+      WAYS = %w[forward fwd back backward backwards bk on the spot].freeze
       SINGULAR = /\A(?:foot|leg|knee|arm|hand|more|another|shoulder|side|last|big|at|by|after|of|is|goes|behind|in)\z/
 
       # size: counts of the line.
@@ -67,9 +70,18 @@ module Core
       def word
         number = Lexicon::NUMBERS[value]
         return and_count if value.match?(JOINING)
+        return often if OFTEN.key?(value) && @found.last&.kind == :word
         return keep unless number
 
         spoken_count?(number) ? count(number) : amount_or_word(number)
+      end
+
+      # "hop twice"; "do that twice" is a repeat of its own.
+      def often
+        return keep if %w[that this it all same].include?(@found.last.value)
+
+        @found << Token.new(:times, token.text, OFTEN.fetch(value))
+        @at += 1
       end
 
       # A number in digits.
@@ -88,7 +100,7 @@ module Core
 
         before = @tokens[@at - 1] if @at.positive?
         after = @tokens[@at + 1]
-        return false if before&.kind == :word && LASTING.include?(before.value)
+        return false if before&.kind == :word && (LASTING.include?(before.value) || !counts_first?)
 
         after.nil? || after.kind == :comma || (after.kind == :word && !after.value.match?(SPECIAL)) ||
           (after.kind == :number && after.text.match?(/\A\d/))
@@ -164,8 +176,9 @@ module Core
 
       # Digits that say how many or how long.
       def amount?(given)
-        return true if given.zero? || given > 16 || value(1).match?(TIMES)
+        return true if given.zero? || given > 16 || (given > 1 && value(1).match?(TIMES))
         return true if value(1).match?(NOUNS) && !CALLED.include?(value(-1))
+        return true if steps_before?(given) && !CALLED.include?(value(-1))
         return lasting?(given) if LASTING.include?(value(-1))
         return false if CALLED.include?(value(-1)) || given == @last + 1
 
@@ -203,7 +216,17 @@ module Core
       def range_next? = UP_TO.include?(value(1)) && !called(2).nil?
       def plural_next? = token(1)&.kind == :word && value(1).match?(/[^s]s\z/) && !Lexicon::NUMBERS.key?(value(1))
 
+      # "march four", "walk forward 4": as many.
+      def steps_before?(given)
+        at = @found.rindex { |each| !(each.kind == :word && WAYS.include?(each.value)) }
+        at && @found[at].kind == :word && WALKS.include?(@found[at].value) && given != @last + 1 && given > 1 && ends_here?
+      end
+
+      def ends_here? = token(1).nil? || token(1).kind == :comma || %w[start starting then and].include?(value(1))
+
       def amount_or_word(given)
+        return amount(given) if steps_before?(given)
+
         following = value(1)
         return amount(given) if following.match?(NOUNS) || following.match?(TIMES) || HOW.include?(following)
         return amount(given) if plural_next? || value(-1) == "for"

@@ -13,18 +13,20 @@ module Core
       PLACES = {
         /\A(?:on|onto|to|into|in|down to|down on|down onto) (?:the |your |a |one |both |right |left )*knee\b/ => "kneel",
         /\A(?:on|onto|to|into|at|in|along|across) (?:the |your )*(?:floor|ground|mat|carpet|deck)\b/ => "lie",
-        /\A(?:on|onto|to) (?:your|my|our|their) (?:back|tummy|belly|stomach|spine|bottom|bum)\b(?! wall| corner)/ => "lie",
+        /\A(?:on|onto|to) (?:the |your )?(?:left |right )?hip\b/ => "lie",
+        /\A(?:on|onto) the back\b(?! wall| corner| leg| foot)/ => "lie",
+        /\A(?:on|onto|to) (?:your|my|our|their) (?:back|tummy|belly|stomach|spine|bottom|bum)\b(?! wall| corner| leg| foot)/ => "lie",
         /\A(?:on|onto) (?:your |the )*(?:other )?(?:side|front)\b/ => "lie",
         /\A(?:on|onto|to|into|in) (?:the |your |a )*(?:chair|seat|stool|bench)s?\b/ => "sit on a chair",
         /\A(?:on|onto|to|into|in) (?:the |a )*splits?\b/ => "splits",
         /\A(?:on|onto|to) (?:all fours|(?:your )?hands and knee)\b/ => "all fours",
-        /\A(?:in|into|up in|up into) the (?:lift|air)\b/ => "carried"
+        /\A(?:in|into|up in|up into) the lift\b/ => "carried"
       }.freeze
       # What leaves values open: who leads, where it goes, where nobody can know what is.
       DOUBTS = {
         ["wherever", "contact", "they take you", "(?:he|she|they) (?:takes?|leads?|turns?|moves?) \\w+"] =>
           %i[weight facing level],
-        ["partners?", "anywhere", "somewhere(?: else)?", "all over", "a?round the (?:room|stage|floor|circle|space)",
+        ["partners?", "flyers?", "bases?", "anywhere", "somewhere(?: else)?", "all over", "a?round the (?:room|stage|floor|circle|space)",
          "in (?:a |the )?circles?", "in (?:a |the )?ring", "with your friend", "face to face", "each other"] =>
           %i[weight facing],
         ["(?:to|into|towards) (?:the )?\\w+ (?:corner|wings|exit)", "away from (?:us|me|the audience|the front)",
@@ -37,7 +39,7 @@ module Core
       FACE = /\A(?:to|towards|into|until)(?: face)? (?:the |your |our |a )*(?<to>#{[*WALLS, *FACES].join('|')})\b/
       SHOULDER = /\Aover (?:the |your )?(?<side>right|left) shoulder\b/
       STARTS = %w[
-        on onto to into at in along across down up wherever contact partner partners they he she anywhere somewhere all
+        on onto to into at in along across down up wherever contact partner partners flyer flyers base bases they he she anywhere somewhere all
         around round with towards away the window windows door over face each until
       ].to_set.freeze
       NEGATIONS = %w[no not without dont never].freeze
@@ -74,6 +76,7 @@ module Core
         rest = @words[at, 6].take_while { |word| word }.join(" ")
         return face(Regexp.last_match, at) if FACE =~ rest
         return shoulder(Regexp.last_match, at) if SHOULDER =~ rest
+        return Element.new(:way, "air", at, 3, "air") if rest.start_with?("in the air")
 
         PLACES.each { |pattern, name| (match = rest[pattern]) && (return step_named(name, at, match)) }
         DOUBTS.each do |pattern, doubts|

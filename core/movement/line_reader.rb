@@ -13,7 +13,8 @@ module Core
       FACTS = /later|meet|together|ends?\s/i
       CHAIR = "(?:wheel)?chairs?"
       SEATED = /\A\s*\(?(?:all\s|everyone\s|stay\s|still\s)?(?:(?:seated|#{CHAIR}|wheels|chair\sdance|
-        (?:in|on)\s(?:your\s|the\s|a\s)?#{CHAIR})\s*[:,]|wheelchairs?\b|in\s(?:your|the)\s#{CHAIR}\b)/ix
+        (?:in|on)\s(?:your\s|the\s|a\s)?#{CHAIR})\s*[:,]|wheelchairs?\b|(?:in|from)\s(?:your|the)\s#{CHAIR}\b|
+        (?=.*\bwheels\b))/ix
       VERSION = /\A(?:for )?(?<kind>std|standing|seated|sitting|chairs?|wheelchairs?)\b\s*:?\s*/i
       private_constant :ENDS, :FOOTED, :LATER, :MEET, :FACTS, :CHAIR, :SEATED, :VERSION
 
@@ -41,6 +42,7 @@ module Core
       private
 
       def seat
+        @chair = @text.match?(/\b(?:chairs?|stool|bench)\b/i)
         match = SEATED.match(@text) or return
         return if match.post_match.match?(/\A[^,]*on the floor/i)
 
@@ -183,12 +185,13 @@ module Core
         return lead(found.lead) if found.moves.empty? && found.lead
         return if found.moves.empty? && (found.entry.any? || found.exit.any?)
         return aside(group, positions) if found.moves.empty? || label?(group, found)
+        return @only = found.moves.first.layer if group.label && found.moves.all? { |move| generic?(move) }
 
         return if found.moves.size == 1 && Bracketed.new(@moves, found).beside
 
-        moves = sided(found.moves, found.lead || @lead)
+        moves = sided(found.moves.map { |move| on_chair(alone(move)) }, found.lead || @lead)
         @lead = nil if moves.any? { |move| move.layer == :feet && move.side }
-        put(Times.new(moves, group, @moves).all, positions, over: group.over)
+        put(Times.new(moves, group, @moves, lead: found.lead, odd: method(:odd?)).all, positions, over: group.over)
       end
 
       def phrase(group)
@@ -198,10 +201,32 @@ module Core
         @vocabulary.remembered(key) { Phrase.new(group.words, @vocabulary, **before).found }
       end
 
+      def generic?(move) = Lexicon::GENERIC.value?(move.step)
+
+      # "arms only: open 1 2 close 3 4": what follows is all theirs.
+      def alone(move)
+        return move unless @only && move.kind == :step
+
+        Move.new(text: move.text, step: Lexicon::GENERIC.fetch(@only), kind: :step, layer: @only)
+      end
+
+      def odd?(name)
+        changes = @vocabulary.find(name.to_s)&.weights.to_a.size
+        changes > 2 && changes.odd?
+      end
+
+      # Who sits where there is a chair sits on it.
+      def on_chair(move)
+        return move unless @chair && move.step == "sit" && !move.text.match?(/floor/i)
+
+        move.with(step: "sit on a chair", level: :seated)
+      end
+
       # What the move before was, where that says whose the next words are.
       def after
         move = @moves.last or return
-        return :upper if Lexicon::GENERIC.value?(move.step) || (move.layer == :arms && move.text.match?(/\b(?:up|down)\b/i))
+        return :unknown if move.kind == :unknown
+        return :upper if generic?(move) || (move.layer == :arms && move.text.match?(/\b(?:up|down)\b/i))
 
         :gesture if move.layer == :feet && @vocabulary.find(move.step.to_s)&.foot == :free
       end

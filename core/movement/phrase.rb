@@ -8,9 +8,9 @@ module Core
       # moves: [Move]; entry, exit: what is stated of the beginning and the end; lead: the foot that begins; note:
       # whether they are words about how, and no movement.
       Found = Struct.new(:moves, :entry, :exit, :lead, :note, keyword_init: true)
-      LEAD = /\b(?:(?:starting|start|starts|begin|begins|beginning|leading|lead)(?: again)?(?: with| on| off)*
-        (?: the| your)*\ (?<side>right|left)(?:\ (?:foot|leg|one))?(?:\ first)?|
-        (?<side>right|left)(?:\ (?:foot|leg))?\ (?:first|starts|start|leads|begins))(?!\ \w*\ ?(?:arm|hand))\b/x
+      BEGINS = "(?:starting|start|starts|begin|begins|beginning|leading|lead)(?: again)?(?: with| on| off)*(?: the| your)*"
+      FOOT = "(?<side>right|left)(?: (?:foot|leg|one))?"
+      LEAD = /\b(?:#{BEGINS} #{FOOT}(?: first)?|#{FOOT} (?:first|starts|start|leads|begins))\b(?! \w* ?(?:arm|hand))/
       FREE_FEET = %i[weight].freeze
 
       # tokens: Tokens::Token of words; last: the foot that was named last; first: whether nothing was danced before;
@@ -61,7 +61,7 @@ module Core
 
       # The typed words of an act, up to where the next begins.
       def text(act, index)
-        from = index.zero? ? 0 : token_of(act.from)
+        from = index.zero? && @said.none? { |said| said.at < act.from && alone?(said) } ? 0 : token_of(act.from)
         following = @acts[index + 1]
         to = following ? token_of(following.from) : @tokens.size
         @tokens[from...[to, from + 1].max].to_a.map(&:text).join(" ")
@@ -120,8 +120,13 @@ module Core
           length: step.counts > 1 ? step.counts * 12 : nil, usual: step.counts > 1,
           turn: act.face ? 0 : turn(act, sides.first), facing: act.face, level: step.level, travel: travel(act),
           layer: step.kind == :free ? free_layer : step.layer, hands: hands(step),
-          doubts: (step.doubts + act.doubts).uniq
+          doubts: (step.doubts + act.doubts + astray(act)).uniq
         )
+      end
+
+      # Who goes round somewhere may face anywhere.
+      def astray(act)
+        %w[walk run skip gallop].include?(act.step.name) && act.ways.intersect?(%w[round around]) ? [:facing] : []
       end
 
       def turn(act, side)
@@ -187,8 +192,12 @@ module Core
 
       def state(said, moves)
         at = target(said, moves)
-        at ? moves.dup.tap { |all| all[at] = stated(all[at], said) } : [*moves, stated(bare(said), said)]
+        at ? moves.dup.tap { |all| all[at] = stated(all[at], said) } : [stated(bare(said), said), *moves]
       end
+
+      # A statement that stands before everything that is danced keeps its own words.
+      def alone?(said) = @acts.none? { |act| act.from <= said.at && !act.upper? } && !edge_words?(said)
+      def edge_words?(said) = said.ending || said.start
 
       # The move a statement stands behind; before all of them it stands alone.
       def target(said, moves)

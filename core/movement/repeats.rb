@@ -12,11 +12,11 @@ module Core
       WORDS = %w[
         and then now just do that it this all the same again repeat repeats repeated thing twice two three times once
         more on to in other way side opposite reverse reversed mirror mirrored left right for of from with foot
-        starting whole lot time first second going back leg so we but goes exactly both as before by a you l r lft rt lf rf n
+        starting whole lot swap sides change legs feet time first second going back leg so we but goes exactly both as before by a you l r lft rt lf rf n
       ].to_set.add("").freeze
       KEYS = /\b(?:again|repeat(?:s|ed)?|same|twice|thrice|once more|one more time|reversed?|mirror(?:ed)?)\b|
-        \b(?:other|opposite)\ (?:way|side|foot|leg)\b|\bdo (?:that|it)\b|\Anow (?:on |to )?the (?:left|right)\z/x
-      TURNED = /\b(?:reversed?|mirror(?:ed)?)\b|\b(?:other|opposite) (?:way|side|foot|leg)\b/
+        \b(?:other|opposite)\ (?:way|side|foot|leg)\b|\bdo (?:that|it)\b|\A(?:and |then )*(?:swap|switch|change)(?: sides| legs| feet)?\z|\Anow (?:on |to )?the (?:left|right)\z/x
+      TURNED = /\b(?:swap|change)\b|\b(?:reversed?|mirror(?:ed)?)\b|\b(?:other|opposite) (?:way|side|foot|leg)\b/
       private_constant :WORDS, :KEYS, :TURNED
 
       # tokens: Tokens::Token of words => Said or nil.

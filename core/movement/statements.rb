@@ -38,12 +38,17 @@ module Core
                "(?! (?:in|back|front|up|behind|shoulder))",
         stands: "(?<word>#{STAYS}) (?:it |up |there |wide |still |steady |tall |and hold |down |back )*" \
                 "(?<tail>(?:on|onto|over) #{DET}(?<side>both|right|left|it)\\b#{NOT_FEET}(?: foot| leg| feet| one)?)(?! side)",
+        on_leg: "\\A(?:(?:so|you|youre|be|get|and|now|are|all|then) )*on #{DET}(?<side>right|left) (?:foot|leg)\\b(?! (?:step|tap|kick))",
         lands: "(?<word>land|lands|landing) (?<tail>(?:on |on the )?(?<side>right|left|both)(?: foot| feet)?)",
-        together: "(?:with |and |onto |on |to |your |the |come )*(?:(?<!off )(?<!off your )(?:both|two|2) (?:feet|legs|foot)" \
-                  "(?: (?:on the floor|together|apart|in|down|flat))*|feet (?:tog|together|apart|wide|parallel|" \
-                  "side by side|joined|shoulder width|hip width)(?: apart)?)",
+        together: "(?:(?:and |then |up |down |land |landing )*(?:on|onto|with|to|in) (?:to |your |the )*(?:both|two|2) " \
+                  "(?:feet|legs|foot)(?! off)|(?:back |come )*(?:to|onto|on) both\\z|(?:jump|land|hop|end|finish|stop|put|place|" \
+                  "bring) (?:your )?both feet(?: down| together| back)?|" \
+                  "\\A(?:and |then |with |your )*(?:both|two|2) (?:feet|legs)(?: (?:on the floor|together|apart|in|down|flat))*" \
+                  "\\z|(?:with |and |bring |put |your |the )*feet (?:tog|together|apart|wide|parallel|side by side|joined|" \
+                  "shoulder width|hip width)(?: apart)?)",
         position: "(?:(?:in|to|into|finish|close|closes|closed|closing|hold|land|lands|behind|front) )+" \
-                  "(?:a |the |your )?(?:first|second|fifth|parallel|1st|2nd|5th)(?: position)?(?! (?:time|one|half|group))",
+                  "(?:a |the |your )?(?:first|second|fifth|parallel|1st|2nd|5th)(?: position)?(?! (?:time|one|half|group))|" \
+                  "(?:first|second|fifth) (?:position|(?=plie|demi|grand|releve|hold))",
         choice: "(?:either|any|whatever|whichever|own) (?:foot|feet|leg|legs|steps|footwork)|(?:foot|feet|steps|legs|" \
                 "footwork) (?:are |is |stay )?(?:whatever|any|free|anything|however|optional|doesnt matter|" \
                 "your choice|up to you)|(?:doesnt|does not|dont) (?:matter|mind) (?:which|what) (?:foot|feet|leg)",
@@ -59,7 +64,7 @@ module Core
       # Without these words a pattern need not be tried.
       SIGNS = {
         none: /weight/, given: /weight/, weight: /weight/, free: /free/, free_foot: /free/, ended: /end|finish/,
-        stands: /\b(?:on|onto|over) .*(?:left|right|both|it\b)/, lands: /land/, together: /feet|both|two|2/,
+        stands: /\b(?:on|onto|over) .*(?:left|right|both|it\b)/, lands: /land/, on_leg: /on /, together: /feet|both|two|2/,
         position: /first|second|fifth|parallel|1st|2nd|5th/, choice: /feet|foot|legs?\b|steps|footwork/,
         away: /back|away/, facing: /fac/, level: /seat|sit|sat|kneel|lying|laying/, on_feet: /your feet/
       }.freeze
@@ -109,6 +114,7 @@ module Core
       def said_ended(match, _text) = { weight: foot(match), ending: true }
       def said_stands(match, _text) = match[:side] == "it" ? { same: true } : { weight: foot(match) }
       def said_lands(match, _text) = { weight: foot(match) }
+      def said_on_leg(match, _text) = { weight: foot(match) }
       def said_together(_match, _text) = { weight: :both }
       def said_position(_match, text) = text.match?(/\b(?:arms?|hands?)\b/) ? nil : { weight: :both }
       def said_choice(_match, _text) = { choice: true }

@@ -5,8 +5,11 @@ module Core
     # How often a phrase is danced: "x4", "8 walks", "4 more". What carries the weight goes on with the foot that is
     # free; what leaves it where it is stays on its side.
     class Times
-      # moves: [Move] of the phrase; group: Groups::Group; before: the moves of the line before it.
-      def initialize(moves, group, before)
+      # moves: [Move] of the phrase; group: Groups::Group; before: the moves of the line before it; lead: the foot said
+      # to begin; odd: whether a step (by its name) changes the weight three times.
+      def initialize(moves, group, before, lead: nil, odd: ->(_name) { false })
+        @lead = lead
+        @odd = odd
         @moves = moves
         @group = group
         @before = before
@@ -32,14 +35,31 @@ module Core
       def more = Array.new(@group.amount) { follow(last) }
 
       # "march for 8": one on every count.
-      def lasting?(moves) = @group.over&.between?(2, 32) && moves.size == 1 && moves.first.step == "walk"
+      def lasting?(moves)
+        @group.over&.between?(2, 32) && moves.size == 1 &&
+          (moves.first.step == "walk" || moves.first.text.match?(/\bsteps\b/i))
+      end
 
       # "eight walks": as many as are not named one by one.
       def counted?(moves)
         @group.amount && moves.size == 1 && moves.first.kind == :step && @group.amount.between?(2, 32)
       end
 
-      def as_many(moves, amount) = [moves.first, *Array.new(amount - 1) { follow(moves.first) }]
+      def as_many(moves, amount)
+        all = [moves.first, *Array.new(amount - 1) { follow(moves.first) }]
+        way?(moves.first) || travels?(moves.first) ? [*all[0...-1], all.last.with(doubts: all.last.doubts | [:weight])] : all
+      end
+
+      # "two chassés to the right": whether the second starts with the other foot nobody says.
+      def travels?(move)
+        move.side && @odd.call(move.step)
+      end
+
+      # "8 steps left": the way, or the foot that begins.
+      def way?(move)
+        @lead.nil? && !move.side.nil? && STEPS.include?(move.step) &&
+          move.text.match?(/s\s+(?:to (?:the|your) )?(?:right|left|r|l)\s*\z/i)
+      end
 
       def repeated(moves, times)
         return as_many(moves, times) if moves.size == 1 && times.positive?

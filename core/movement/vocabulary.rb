@@ -51,13 +51,21 @@ module Core
       # The step whose name starts at a word, the longest name first: [step, how many words], or nil. words: as
       # Lexicon.words writes them.
       def match(words, at)
-        most = @longest[words[at]] or return
+        most = @longest[words[at]] or return inflected(words[at])
         [most, words.size - at].min.downto(1) do |count|
           step = @names[count == 1 ? words[at] : words[at, count].join(" ")]
           return [step, count] if step
         end
-        nil
+        inflected(words[at])
       end
+
+      # "swaying" is a sway, "clapping" a clap: [step, 1], or nil.
+      def inflected(word)
+        stem = word&.match(ENDINGS)&.[](:stem) or return
+        step = [stem, "#{stem}e", stem.sub(/(.)\1\z/, '\1')].filter_map { |each| @names[each] }.first
+        step && [step, 1]
+      end
+      ENDINGS = /\A(?<stem>[a-z]{3,})(?:ing|es|s|ed)\z/
 
       def find(name) = @exact[name] || @names[Vocabulary.fold(name)] || @names[Lexicon.spelt(name)]
 

@@ -193,12 +193,17 @@ module Core
         return if side.nil?
 
         bearing = step.foot == :standing ? side : other(side)
-        began_on(bearing) unless @state.weight.known? || @state.weight.source == :choice
+        begin_on_gesture(bearing) unless @state.weight.known? || @state.weight.source == :choice
         ask(row, move, :same_foot, side) if @state.weight.value == other(bearing) && sure_feet? && !@implied
         return put_somewhere(side, move) if step.foot == :put
 
         @gesture = side
         lean_on(bearing)
+      end
+
+      def begin_on_gesture(bearing)
+        began_on(bearing)
+        @implied = true
       end
 
       # What a gesture says of the foot that bears: it holds where nothing stepped since.

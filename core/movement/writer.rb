@@ -11,10 +11,25 @@ module Core
       def text
         moves = @line.moves.map { |move| [counts(move), shown(move), *versions(move)].compact.join(" ") }
         cues = @line.cues.map { |cue, _| %("#{cue}") }
-        [moves.join(" "), *cues, *@line.notes.map { |note| "(#{note})" }, *groups, *ending].reject(&:empty?).join(", ")
+        [*beginning, moves.join(" "), *cues, *@line.notes.map { |note| "(#{note})" }, *groups, *ending].reject(&:empty?).join(", ")
       end
 
       private
+
+      # What is stated of the beginning, in words.
+      def beginning
+        weight, facing, level = @line.entry.values_at(:weight, :facing, :level)
+        seated = [weight, level].include?(:seated)
+        [
+          ("seated:" if seated),
+          ("start on the #{weight} foot" if %i[left right].include?(weight)),
+          ("start facing #{Lexicon::FACINGS.key(facing)}" if facing),
+          (STARTS[level] unless seated)
+        ].compact
+      end
+
+      STARTS = { floor: "still lying", kneeling: "still kneeling", standing: "on your feet" }.freeze
+      private_constant :STARTS
 
       # What dancers who stand do instead, behind the move it stands in for.
       def versions(move)

@@ -10,7 +10,7 @@ module Core
         Step.of("walk", "walks", "wk", "walking", "march", "marches", "marching", "strut", "struts", "stroll", "prance",
                 "prances", "tiptoe", "tip toe", "stalk", "stride walk", "little steps", "quick steps", "baby steps",
                 weights: [:lead], each: true),
-        Step.of("close", "cl", "together", "tog", "join feet", "closes", "step together", "join", "joins",
+        Step.of("close", "cl", "together", "tog", "join feet", "closes", "join", "joins",
                 weights: [:lead]),
         Step.of("feet together", "feet tog", "feet apart", "both feet", weights: [:both]),
         Step.of("cross", "cross step", "x step", "cross over", "cross behind", "crosses", "crosses over", "cross in front",

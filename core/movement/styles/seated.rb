@@ -13,7 +13,7 @@ module Core
         Step.of("clap lap", "lap", "lap clap", "pat lap", "pat knees", layer: :arms),
         Step.of("twist", "torso twist", layer: :body),
         Step.of("lean", "lean forward", "lean back", "tip torso", layer: :body),
-        Step.of("brake", "brakes", layer: :body),
+        Step.of("brake", "brakes", "brakes on", "brakes off", weights: [:seated], level: :seated, layer: :body),
         Step.of("seated march", "march feet", layer: :body),
         Step.of("heel tap seated", "seated tap", layer: :body),
         Step.of("drum", "drum thighs", layer: :arms)
