@@ -81,7 +81,7 @@ module Core
       # Moves of the first two counts (entering), in order; those without a count belong to what stands before them.
       def opening
         @opening ||= (line ? line.moves : []).take_while { |move| move.at.nil? || move.at < 24 }
-                                             .reject { |move| move.at.nil? && later?(move) }
+          .reject { |move| move.at.nil? && later?(move) }
       end
 
       # Whether anything danced at the start rests on where the body is: the feet at work, a turn, a way.
@@ -122,16 +122,9 @@ module Core
 
       # The same side danced on the other side.
       def turned_over
-        Side.new(
-          place.with(link: place.link.with(mirrored: !mirrored?)),
-          @danced,
-          Movement::Mirror.state(body),
-          row:,
-          from: @from,
-          edge: @edge,
-          line: @line && Movement::Mirror.line(@line),
-          doubts: @doubts
-        )
+        line = @line && Movement::Mirror.line(@line)
+        turned = place.with(link: place.link.with(mirrored: !mirrored?))
+        Side.new(turned, @danced, Movement::Mirror.state(body), row:, from: @from, edge: @edge, line:, doubts: @doubts)
       end
 
       private
@@ -174,7 +167,9 @@ module Core
         free = 0
         [@line, *plain.drop(1)].compact.each do |line|
           first = filling(line).first&.at
-          break if loose?(line) && line.moves.index { |move| move.at.nil? } <= line.moves.index { |move| move.at == first }.to_i
+          break if loose?(line) && line.moves.index { |move| move.at.nil? } <= line.moves.index { |move|
+            move.at == first
+          }.to_i
 
           free += first ? [first, 0].max : line.length
           break if first

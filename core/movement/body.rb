@@ -23,8 +23,9 @@ module Core
     end
 
     # Where the body is between two moves. weight: :left, :right, :both, :seated or :floor (the foot that bears it);
-    # facing: 1 (audience) to 8, clockwise from above; level: :air, :standing, :low, :kneeling, :seated or :floor. hands:
-    # what they hold, in words ("" for nothing); place: where on the floor, in words; travel: which way the last move went.
+    # facing: 1 (audience) to 8, clockwise from above; level: :air, :standing, :low, :kneeling, :seated or :floor;
+    # hands: what they hold, in words ("" for nothing); place: where on the floor, in words; travel: which way the last
+    # move went.
     class Body < Values::Value.of(
       weight: Known::NOT_STATED, facing: Known.unknown(1), level: Known.unknown(:standing),
       hands: Known::NOT_STATED, place: Known::NOT_STATED,

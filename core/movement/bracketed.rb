@@ -37,7 +37,9 @@ module Core
       private
 
       def sides_only
-        return unless @found.moves.any? && @found.moves.all? { |move| move.text.match?(/\A(?:r|l|right|left|[\s,])+\z/i) }
+        return unless @found.moves.any? && @found.moves.all? do |move|
+          move.text.match?(/\A(?:r|l|right|left|[\s,])+\z/i)
+        end
 
         @found.moves.filter_map(&:side)
       end

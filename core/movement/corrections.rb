@@ -75,17 +75,21 @@ module Core
         words = after.select { |token| token.kind == :word }
         return after unless before.any? && words.any? && words.all? { |token| only_side?(token) }
 
+        other_side(before, after, words.find { |token| side?(token) })
+      end
+
+      # The side that was said last is the other one; a count said with it is kept where there was none.
+      def other_side(before, after, side)
         at = before.rindex { |token| side?(token) }
-        side = words.find { |token| side?(token) }
         return [*before, *after] unless at && side
 
         counts = before.any? { |token| token.kind == :number } ? [] : after.select { |token| token.kind == :number }
-        before.dup.tap { |all| all[at] = side } + counts
+        [*before[0...at], side, *before[(at + 1)..], *counts]
       end
 
       def only_side?(token) = side?(token) || %w[foot leg the one on with your first].include?(token.value)
       private_class_method :mark, :said?, :lone_no?, :side?, :corrected, :clause_start, :clause_end, :boundary?,
-                           :merged, :only_side?
+                           :merged, :other_side, :only_side?
     end
   end
 end

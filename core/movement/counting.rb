@@ -18,9 +18,13 @@ module Core
       # Words after a number that may make an amount or a range of it.
       SPECIAL = /s\z|\A(?:and|n|to|til|till|until|through|thru|x|more|of|count|beat|ct|little|small|big|quick|slow|
         fast|tiny|baby|easy|high|low|feet)\z/x
+      HOW_OFTEN = /\A(?:times|x|xs|counts?|cts?|beats?|more)\z/
+      DEFINITE = %w[the each this that other].freeze
       WALKS = %w[walk march run strut step walks marches runs].freeze
       WAYS = %w[forward fwd back backward backwards bk on the spot].freeze
       SINGULAR = /\A(?:foot|leg|knee|arm|hand|more|another|shoulder|side|last|big|at|by|after|of|is|goes|behind|in)\z/
+
+      include Amounts
 
       # size: counts of the line.
       def initialize(tokens, size)
@@ -74,14 +78,6 @@ module Core
         return keep unless number
 
         spoken_count?(number) ? count(number) : amount_or_word(number)
-      end
-
-      # "hop twice"; "do that twice" is a repeat of its own.
-      def often
-        return keep if %w[that this it all same].include?(@found.last.value)
-
-        @found << Token.new(:times, token.text, OFTEN.fetch(value))
-        @at += 1
       end
 
       # A number in digits.
@@ -167,89 +163,18 @@ module Core
         @at += 2
       end
 
-      def amount_at?(by, given)
-        @at += by
-        amount?(given)
-      ensure
-        @at -= by
-      end
-
-      # Digits that say how many or how long.
-      def amount?(given)
-        return true if given.zero? || given > 16 || (given > 1 && value(1).match?(TIMES))
-        return true if value(1).match?(NOUNS) && !CALLED.include?(value(-1))
-        return true if steps_before?(given) && !CALLED.include?(value(-1))
-        return lasting?(given) if LASTING.include?(value(-1))
-        return false if CALLED.include?(value(-1)) || given == @last + 1
-
-        how_many?(given)
-      end
-
-      def lasting?(_given)
-        return true if value(-1) == "for"
-
-        !(%i[number range].include?(@tokens.first.kind) && token(1)&.kind == :word)
-      end
-
-      def how_many?(given)
-        following = token(1)
-        return false unless following&.kind == :word
-        return false if given > @last && @last.positive? && counts_first?
-
-        return true if HOW.include?(following.value) && given > 1
-
-        plural = following.value.match?(/[^s]s\z/) || %w[feet].include?(following.value)
-        plural && given > 1 && (given <= @last || @last.zero?)
-      end
-
       # A number in words is a count after "on" or "and", or where the line is counted in words.
       def spoken_count?(given)
-        return false if value(1).match?(TIMES) || value(1).match?(NOUNS) || value(-1) == "for" || value(1) == "more"
-        return true if CALLED.include?(value(-1)) && !value(1).match?(SINGULAR)
-        return false if %w[the each this that other].include?(value(-1)) || value(1).match?(SINGULAR)
-        return given == @last + 1 || beside?(given) if @spoken && !plural_next?
+        return false if value(1).match?(HOW_OFTEN) || value(-1) == "for"
+        return CALLED.include?(value(-1)) unless value(1).match?(SINGULAR) || !CALLED.include?(value(-1))
+        return false if DEFINITE.include?(value(-1)) || value(1).match?(SINGULAR) || plural_next?
 
-        @last.positive? && given == @last + 1 && !plural_next?
+        @spoken ? given == @last + 1 || beside?(given) : @last.positive? && given == @last + 1
       end
 
       def beside?(given) = called(1) == given + 1 || (joined?(1) && called(2) == given + 1) || range_next?
       def range_next? = UP_TO.include?(value(1)) && !called(2).nil?
       def plural_next? = token(1)&.kind == :word && value(1).match?(/[^s]s\z/) && !Lexicon::NUMBERS.key?(value(1))
-
-      # "march four", "walk forward 4": as many.
-      def steps_before?(given)
-        at = @found.rindex { |each| !(each.kind == :word && WAYS.include?(each.value)) }
-        at && @found[at].kind == :word && WALKS.include?(@found[at].value) && given != @last + 1 && given > 1 && ends_here?
-      end
-
-      def ends_here? = token(1).nil? || token(1).kind == :comma || %w[start starting then and].include?(value(1))
-
-      def amount_or_word(given)
-        return amount(given) if steps_before?(given)
-
-        following = value(1)
-        return amount(given) if following.match?(NOUNS) || following.match?(TIMES) || HOW.include?(following)
-        return amount(given) if plural_next? || value(-1) == "for"
-
-        keep
-      end
-
-      def amount(given)
-        noun = value(1).match?(NOUNS)
-        long = noun || LASTING.include?(value(-1))
-        return times(given) if value(1).match?(TIMES)
-
-        drop_for if LASTING.include?(value(-1))
-        @found << Token.new(long ? :over : :amount, @tokens[@at, noun ? 2 : 1].map(&:text).join(" "), given)
-        @at += noun ? 2 : 1
-      end
-
-      def times(given)
-        @found << Token.new(:times, "x#{given}", given.clamp(1, 99))
-        @at += 2
-      end
-
-      def drop_for = @found.last&.kind == :word && LASTING.include?(@found.last.value) && @found.pop
     end
   end
 end

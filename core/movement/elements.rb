@@ -11,11 +11,12 @@ module Core
 
       # Prepositional phrases of level and place: what they say, longest first.
       PLACES = {
-        /\A(?:on|onto|to|into|in|down to|down on|down onto) (?:the |your |a |one |both |right |left )*knee\b/ => "kneel",
+        /\A(?:on|onto|to|into|in|down (?:to|on|onto)) (?:the |your |a |one |both |right |left )*knee\b/ => "kneel",
         /\A(?:on|onto|to|into|at|in|along|across) (?:the |your )*(?:floor|ground|mat|carpet|deck)\b/ => "lie",
         /\A(?:on|onto|to) (?:the |your )?(?:left |right )?hip\b/ => "lie",
         /\A(?:on|onto) the back\b(?! wall| corner| leg| foot)/ => "lie",
-        /\A(?:on|onto|to) (?:your|my|our|their) (?:back|tummy|belly|stomach|spine|bottom|bum)\b(?! wall| corner| leg| foot)/ => "lie",
+        /\A(?:on|onto|to) (?:your|my|our|their) (?:tummy|belly|stomach|spine|bottom|bum)\b/ => "lie",
+        /\A(?:on|onto|to) (?:your|my|our|their) back\b(?! wall| corner| leg| foot)/ => "lie",
         /\A(?:on|onto) (?:your |the )*(?:other )?(?:side|front)\b/ => "lie",
         /\A(?:on|onto|to|into|in) (?:the |your |a )*(?:chair|seat|stool|bench)s?\b/ => "sit on a chair",
         /\A(?:on|onto|to|into|in) (?:the |a )*splits?\b/ => "splits",
@@ -26,8 +27,11 @@ module Core
       DOUBTS = {
         ["wherever", "contact", "they take you", "(?:he|she|they) (?:takes?|leads?|turns?|moves?) \\w+"] =>
           %i[weight facing level],
-        ["partners?", "flyers?", "bases?", "anywhere", "somewhere(?: else)?", "all over", "a?round the (?:room|stage|floor|circle|space)",
-         "in (?:a |the )?circles?", "in (?:a |the )?ring", "with your friend", "face to face", "each other"] =>
+        ["partners?", "flyers?", "bases?", "anywhere", "somewhere(?: else)?", "all over",
+         "a?round the (?:room|stage|floor|circle|space)",
+         "in (?:a |the )?(?:circles?|square|triangle|figure of eight|spiral)",
+         "(?:to|into|find) (?:your|a|the|their) (?:new |own |next )?(?:spots?|places?|positions?|formation)",
+         "in (?:a |the )?ring", "with your friend", "face to face", "each other"] =>
           %i[weight facing],
         ["(?:to|into|towards) (?:the )?\\w+ (?:corner|wings|exit)", "away from (?:us|me|the audience|the front)",
          "(?:the )?(?:windows?|door)(?: side| wall)?"] => %i[facing]
@@ -39,8 +43,9 @@ module Core
       FACE = /\A(?:to|towards|into|until)(?: face)? (?:the |your |our |a )*(?<to>#{[*WALLS, *FACES].join('|')})\b/
       SHOULDER = /\Aover (?:the |your )?(?<side>right|left) shoulder\b/
       STARTS = %w[
-        on onto to into at in along across down up wherever contact partner partners flyer flyers base bases they he she anywhere somewhere all
-        around round with towards away the window windows door over face each until
+        on onto to into at in along across down up wherever contact partner partners flyer flyers base bases they
+        he she anywhere somewhere all
+        around round with towards away the window windows door over face each until find
       ].to_set.freeze
       NEGATIONS = %w[no not without dont never].freeze
       private_constant :PLACES, :DOUBTS, :FACES, :WALLS, :FACE, :SHOULDER, :STARTS, :NEGATIONS

@@ -70,7 +70,8 @@ module Core
         "downstage" => 1, "judges" => 1, "centre front" => 1, "stage right" => 3, "stage left" => 7, "behind" => 5,
         "upstage right" => 4, "upstage left" => 6, "downstage right" => 2, "downstage left" => 8, "usr" => 4,
         "usl" => 6, "dsr" => 2, "dsl" => 8, "right side" => 3, "left side" => 7, "right wall" => 3, "left wall" => 7,
-        "right front" => 2, "left front" => 8, "right corner" => 2, "left corner" => 8, "right back" => 4, "left back" => 6, "back wall" => 5,
+        "right front" => 2, "left front" => 8, "right corner" => 2, "left corner" => 8,
+        "right back" => 4, "left back" => 6, "back wall" => 5,
         "opposite" => nil, "corner" => nil, "back corner" => nil, "front corner" => nil, "wall" => nil, "side" => nil,
         "partner" => nil, "each" => nil, "friend" => nil, "window" => nil, "windows" => nil, "door" => nil,
         "diagonal" => nil, "centre" => nil, "middle" => nil, "wings" => nil, "side wall" => nil, "in" => nil,
@@ -78,7 +79,7 @@ module Core
       ).freeze
 
       NUMBERS = %w[zero one two three four five six seven eight nine ten eleven twelve].each_with_index.to_h
-                                                                                       .merge("sixteen" => 16).freeze
+        .merge("sixteen" => 16).freeze
 
       # Words without a meaning of their own beside a step.
       FILLER = %w[

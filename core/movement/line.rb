@@ -3,7 +3,8 @@
 module Core
   module Movement
     # One eight as read. counts: its length; called: the number said on its first count; entry, exit: what its text
-    # states of its beginning and its end ({weight: :left}); notes: words that are no movement; cues: [[text, at], …]; faults: [Fault].
+    # states of its beginning and its end ({weight: :left}); notes: words that are no movement; cues: [[text, at], …];
+    # faults: [Fault].
     # offsets: {group name => counts later}, meet: the count on which all meet again, as typed.
     class Line < Values::Value.of(
       :counts, moves: [].freeze, called: 1, entry: {}.freeze, exit: {}.freeze, notes: [].freeze, cues: [].freeze,

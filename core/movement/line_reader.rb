@@ -18,6 +18,9 @@ module Core
       VERSION = /\A(?:for )?(?<kind>std|standing|seated|sitting|chairs?|wheelchairs?)\b\s*:?\s*/i
       private_constant :ENDS, :FOOTED, :LATER, :MEET, :FACTS, :CHAIR, :SEATED, :VERSION
 
+      include Whole
+      include Saying
+
       def initialize(text, counts: 8, feel: :even, vocabulary: Vocabulary::DEFAULT)
         @text = text.to_s
         @size = counts
@@ -40,44 +43,6 @@ module Core
       end
 
       private
-
-      def seat
-        @chair = @text.match?(/\b(?:chairs?|stool|bench)\b/i)
-        match = SEATED.match(@text) or return
-        return if match.post_match.match?(/\A[^,]*on the floor/i)
-
-        @facts[:entry].merge!(weight: :seated, level: :seated)
-        @text = match.post_match
-      end
-
-      # What is said about the whole line is taken out before its moves are read.
-      def take_facts(text)
-        return text unless text.match?(FACTS)
-
-        rest = text.gsub(LATER) do
-          (@facts[:offsets][Regexp.last_match[:group].strip] = Regexp.last_match[:counts].to_i) && ","
-        end
-        rest = rest.sub(MEET) { (@facts[:meet] = Regexp.last_match[:count].to_i) && "," }
-        rest.gsub(ENDS) { |said| place(Regexp.last_match, said) }
-      end
-
-      def place(match, words)
-        said = match[:place].strip
-        return words if match[:at].downcase == "on" && said.downcase.match?(FOOTED)
-
-        (@facts[:exit][:place] = said) && ","
-      end
-
-      # "5 6 … 1 2": the line is called from five.
-      def called(tokens)
-        counts = tokens.select { |token| %i[number range].include?(token.kind) }
-        numbers = counts.flat_map { |token| token.text.scan(/\d+/).map(&:to_i) }
-        first = numbers.first
-        return 1 unless first && first > 1 && numbers.all? { |number| number <= @size }
-
-        lower = numbers.find_index { |number| number < first }
-        lower && numbers[lower..].each_cons(2).all? { |one, two| two >= one } && numbers[lower] == 1 ? first : 1
-      end
 
       def read(segment, _index)
         segment = segment.reject { |group| idle?(group) }
@@ -159,100 +124,6 @@ module Core
         found.filter_map { |position, _| position if position && position < @size * 12 }
       end
 
-      # A group of words on its counts.
-      def say(group, positions)
-        before = @moves.size
-        said = @moves.any? && Repeats.of(group.words)
-        return once_more(said, group, positions) if said
-
-        speak(group, positions)
-        @open = positions.empty? && @moves.size > before ? @moves.size - before : nil
-      end
-
-      def once_more(said, group, positions)
-        more = group.times ? group.times - 1 : said.more
-        @moves.concat(repeats.again([more, 1].max, positions:, turned: said.turned, side: said.side))
-        @kept[:words] = true
-      end
-
-      def again(group) = @moves.concat(repeats.again([group.times - 1, 0].max))
-      def repeats = Repeats.new(@moves.dup, @size * 12)
-
-      def speak(group, positions)
-        found = phrase(group)
-        @facts[:entry] = found.entry.merge(@facts[:entry])
-        @facts[:exit].merge!(found.exit)
-        return lead(found.lead) if found.moves.empty? && found.lead
-        return if found.moves.empty? && (found.entry.any? || found.exit.any?)
-        return aside(group, positions) if found.moves.empty? || label?(group, found)
-        return @only = found.moves.first.layer if group.label && found.moves.all? { |move| generic?(move) }
-
-        return if found.moves.size == 1 && Bracketed.new(@moves, found).beside
-
-        moves = sided(found.moves.map { |move| on_chair(alone(move)) }, found.lead || @lead)
-        @lead = nil if moves.any? { |move| move.layer == :feet && move.side }
-        put(Times.new(moves, group, @moves, lead: found.lead, odd: method(:odd?)).all, positions, over: group.over)
-      end
-
-      def phrase(group)
-        last = @moves.reverse_each.find { |move| move.side && move.layer == :feet }&.side
-        before = { last:, first: @moves.empty?, after: }
-        key = "#{group.words.map(&:text).join(' ')}|#{before.values.join('|')}"
-        @vocabulary.remembered(key) { Phrase.new(group.words, @vocabulary, **before).found }
-      end
-
-      def generic?(move) = Lexicon::GENERIC.value?(move.step)
-
-      # "arms only: open 1 2 close 3 4": what follows is all theirs.
-      def alone(move)
-        return move unless @only && move.kind == :step
-
-        Move.new(text: move.text, step: Lexicon::GENERIC.fetch(@only), kind: :step, layer: @only)
-      end
-
-      def odd?(name)
-        changes = @vocabulary.find(name.to_s)&.weights.to_a.size
-        changes > 2 && changes.odd?
-      end
-
-      # Who sits where there is a chair sits on it.
-      def on_chair(move)
-        return move unless @chair && move.step == "sit" && !move.text.match?(/floor/i)
-
-        move.with(step: "sit on a chair", level: :seated)
-      end
-
-      # What the move before was, where that says whose the next words are.
-      def after
-        move = @moves.last or return
-        return :unknown if move.kind == :unknown
-        return :upper if generic?(move) || (move.layer == :arms && move.text.match?(/\b(?:up|down)\b/i))
-
-        :gesture if move.layer == :feet && @vocabulary.find(move.step.to_s)&.foot == :free
-      end
-
-      # Words before a colon that name no step.
-      def label?(group, found) = group.label && found.moves.all? { |move| move.kind == :unknown }
-
-      # Which foot begins: of what follows, or of what was said just now.
-      def lead(side)
-        at = @moves.rindex { |move| move.kind == :step && move.layer == :feet }
-        return @lead = side if at.nil? || @moves[at].side
-
-        @moves[at] = @moves[at].with(side:)
-      end
-
-      def sided(moves, lead)
-        at = lead && moves.index { |move| move.layer == :feet && move.kind == :step && move.side.nil? }
-        at ? moves.dup.tap { |all| all[at] = all[at].with(side: lead) } : moves
-      end
-
-      # Words that name no step: a note. Counts that were said beside them stay empty.
-      def aside(group, _positions)
-        words = group.words.map(&:text).join(" ")
-        @kept[:notes] << words unless group.words.all? { |token| Lexicon.small?(token.value) }
-      end
-
       def put(moves, positions, over: nil)
         return place_over(moves, over, positions.first) if over && moves.size == 1
         return @moves.concat(moves) if positions.empty?
@@ -268,25 +139,6 @@ module Core
       def place_over(moves, over, from)
         from ||= @moves.empty? ? 0 : @moves.last.end_at
         @moves.concat(moves.map { |move| move.with(at: from, length: over * 12, usual: false) })
-      end
-
-      # What stands in brackets: another version, which foot, what is left free; else it is kept as it is.
-      def note(text)
-        kind = VERSION.match(text)
-        return version(kind) if kind
-
-        words = @moves.any? ? Tokens.of(text).select { |token| token.kind == :word } : []
-        return @kept[:notes] << text if words.empty?
-
-        found = Phrase.new(words, @vocabulary).found
-        return @kept[:notes] << text unless Bracketed.new(@moves, found).apply
-
-        @facts[:exit].merge!(found.exit)
-      end
-
-      def version(kind)
-        name = kind[:kind].downcase.start_with?("st") ? "standing" : "seated"
-        @kept[:versions] << [name, kind.post_match, @moves.last&.at, @moves.last&.length]
       end
 
       def finish

@@ -8,10 +8,13 @@ module Core
       # moves: [Move]; entry, exit: what is stated of the beginning and the end; lead: the foot that begins; note:
       # whether they are words about how, and no movement.
       Found = Struct.new(:moves, :entry, :exit, :lead, :note, keyword_init: true)
-      BEGINS = "(?:starting|start|starts|begin|begins|beginning|leading|lead)(?: again)?(?: with| on| off)*(?: the| your)*"
+      BEGINS = "(?:starting|start|starts|begin|begins|beginning|leading|lead)(?: again)?(?: with| on| off)*" \
+               "(?: the| your)*"
       FOOT = "(?<side>right|left)(?: (?:foot|leg|one))?"
       LEAD = /\b(?:#{BEGINS} #{FOOT}(?: first)?|#{FOOT} (?:first|starts|start|leads|begins))\b(?! \w* ?(?:arm|hand))/
       FREE_FEET = %i[weight].freeze
+
+      include Stated
 
       # tokens: Tokens::Token of words; last: the foot that was named last; first: whether nothing was danced before;
       # after: :upper or :gesture, what the move before was.
@@ -49,7 +52,7 @@ module Core
         return Found.new(moves: [], **@facts, lead: @lead, note: true) if advice?(folded)
 
         moves = @acts.each_with_index.flat_map { |act, i| build(act, text(act, i)) }
-        moves = moves.reject(&:nil?)
+        moves = moves.compact
         moves = with_statements(moves)
         Found.new(moves:, **@facts, lead: @lead, note: moves.empty?)
       end
@@ -120,13 +123,20 @@ module Core
           length: step.counts > 1 ? step.counts * 12 : nil, usual: step.counts > 1,
           turn: act.face ? 0 : turn(act, sides.first), facing: act.face, level: step.level, travel: travel(act),
           layer: step.kind == :free ? free_layer : step.layer, hands: hands(step),
-          doubts: (step.doubts + act.doubts + astray(act)).uniq
+          doubts: (step.doubts + act.doubts + astray(act) + landing(act, sides)).uniq
         )
       end
 
       # Who goes round somewhere may face anywhere.
       def astray(act)
         %w[walk run skip gallop].include?(act.step.name) && act.ways.intersect?(%w[round around]) ? [:facing] : []
+      end
+
+      # "jump L": to the left, or onto it; "R knee": up, or only bent.
+      def landing(act, sides)
+        jumped = act.step.name == "jump" && sides.any?
+        bare = act.step.name == "lift knee" && act.noun == "knee" && act.ways.empty?
+        jumped || bare ? [:weight] : []
       end
 
       def turn(act, side)
@@ -159,73 +169,6 @@ module Core
           Lexicon.idle?(word) || Lexicon::SIDES.key?(word) || %w[pick up take grab].include?(word)
         end
         said.empty? ? "prop" : said.join(" ")
-      end
-
-      # What is said of the body holds for the move it stands behind, or by itself.
-      def with_statements(moves)
-        @said.reduce(moves) do |all, said|
-          next all if edge(said, all)
-
-          state(said, all)
-        end
-      end
-
-      # Said of the beginning or of the end of the line.
-      def edge(said, moves)
-        values = { weight: said.weight, facing: (said.facing unless said.facing == :open) }.compact
-        if said.ending
-          @facts[:exit].merge!(values)
-          return said.facing != :open
-        end
-        return false unless beginning?(said, moves)
-
-        @facts[:entry].merge!(values.merge(Turning.level_of(said.level, @words.map(&:first))))
-        true
-      end
-
-      def beginning?(said, moves)
-        return true if said.start && (said.facing || said.level)
-
-        @first && (said.facing || said.level) && said.facing != :open && !said.doing && @acts.none? { |act| act.from < said.at } &&
-          moves.none? { |move| move.step == "turn" }
-      end
-
-      def state(said, moves)
-        at = target(said, moves)
-        at ? moves.dup.tap { |all| all[at] = stated(all[at], said) } : [stated(bare(said), said), *moves]
-      end
-
-      # A statement that stands before everything that is danced keeps its own words.
-      def alone?(said) = @acts.none? { |act| act.from <= said.at && !act.upper? } && !edge_words?(said)
-      def edge_words?(said) = said.ending || said.start
-
-      # The move a statement stands behind; before all of them it stands alone.
-      def target(said, moves)
-        index = @acts.rindex { |act| act.from <= said.at && !act.upper? }
-        return if index.nil? || moves.empty?
-
-        [moves.size - 1, moves.size - 1 - (@acts.size - 1 - index)].max.clamp(0, moves.size - 1)
-      end
-
-      def bare(said)
-        text = @words[said.at, said.size].map(&:last).uniq.map { |i| @tokens[i].text }.join(" ")
-        return Move.new(text:, kind: :step, step: "face", layer: :body) if said.facing
-        return Move.new(text:, kind: :step, step: "feet together") if said.weight == :both
-
-        Move.new(text:, kind: :state)
-      end
-
-      def stated(move, said)
-        return move.with(choice: FREE_FEET) if said.choice
-        return move.with(weight: :keep) if said.none
-        return move.with(weight: move.side || @last || :keep) if said.given
-        return move.with(weight: @acts.flat_map(&:sides).last || @last) if said.same
-
-        move = move.with(weight: said.weight) if said.weight
-        return move.with(turn: 0, facing: nil, doubts: move.doubts | [:facing]) if said.facing == :open
-
-        move = move.with(turn: 0, facing: said.facing) if said.facing
-        said.level ? move.with(**Turning.body_at(said.level, @words.map(&:first))) : move
       end
     end
   end

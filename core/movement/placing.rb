@@ -46,7 +46,8 @@ module Core
         at = positions.first
         length = positions.size > 1 ? span(positions) : move.length
         usual = positions.size < 2 && move.usual
-        move.with(at:, length:, usual:, places: places(move, positions), said: positions, range: @range && positions.size > 1)
+        move.with(at:, length:, usual:, places: places(move, positions), said: positions,
+                  range: @range && positions.size > 1)
       end
 
       def span(positions)

@@ -12,12 +12,15 @@ module Core
       WORDS = %w[
         and then now just do that it this all the same again repeat repeats repeated thing twice two three times once
         more on to in other way side opposite reverse reversed mirror mirrored left right for of from with foot
-        starting whole lot swap sides change legs feet time first second going back leg so we but goes exactly both as before by a you l r lft rt lf rf n
+        starting whole lot swap sides change legs feet time first second going back leg so we but goes exactly both
+        as before by a you l r lft rt lf rf n
       ].to_set.add("").freeze
-      KEYS = /\b(?:again|repeat(?:s|ed)?|same|twice|thrice|once more|one more time|reversed?|mirror(?:ed)?)\b|
-        \b(?:other|opposite)\ (?:way|side|foot|leg)\b|\bdo (?:that|it)\b|\A(?:and |then )*(?:swap|switch|change)(?: sides| legs| feet)?\z|\Anow (?:on |to )?the (?:left|right)\z/x
+      SWAP = /\A(?:and |then )*(?:swap|switch|change)(?: sides| legs| feet)?\z/
+      THERE = /\Anow (?:on |to )?the (?:left|right)\z/
+      KEYS = /\b(?:again|repeat(?:s|ed)?|same|twice|thrice|once\ more|one\ more\ time|reversed?|mirror(?:ed)?)\b|
+        \b(?:other|opposite)\ (?:way|side|foot|leg)\b|\bdo\ (?:that|it)\b/x
       TURNED = /\b(?:swap|change)\b|\b(?:reversed?|mirror(?:ed)?)\b|\b(?:other|opposite) (?:way|side|foot|leg)\b/
-      private_constant :WORDS, :KEYS, :TURNED
+      private_constant :WORDS, :SWAP, :THERE, :KEYS, :TURNED
 
       # tokens: Tokens::Token of words => Said or nil.
       def self.of(tokens)
@@ -25,7 +28,7 @@ module Core
 
         words = Lexicon.words(tokens.map(&:text)).map(&:first)
         text = words.join(" ")
-        return unless text.match?(KEYS)
+        return unless [KEYS, SWAP, THERE].any? { |pattern| text.match?(pattern) }
 
         side = words.reverse.filter_map { |word| Lexicon::SIDES[word] }.first
         Said.new(more: more(text), turned: text.match?(TURNED), side:)

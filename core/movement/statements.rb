@@ -7,7 +7,8 @@ module Core
     module Statements
       # weight, facing (:open where it is said without being known), level: values; choice: the feet are the dancer's;
       # none: no weight on what is danced; given: the weight goes onto it; ending: it is said of the end; start: of the
-      # beginning, when nothing was danced before; doing: it is done there ("face back"), not only so ("facing back"); same: of the foot that was named last. at, size: its words.
+      # beginning, when nothing was danced before; doing: it is done there ("face back"), not only so ("facing back");
+      # same: of the foot that was named last. at, size: its words.
       Said = Struct.new(
         :weight, :facing, :level, :choice, :none, :given, :ending, :start, :same, :doing, :at, :size, keyword_init: true
       )
@@ -17,10 +18,12 @@ module Core
       SIDE = "(?<side>both|right|left)"
       FOOT = "(?: (?:foot|leg|feet|legs|one|side))?"
       # What may follow a side that is not a foot's.
-      NOT_FEET = "(?! (?:hands?|arms?|shoulders?|knee|hips?|elbow|wall|cheek|palm|corner|foot free|leg free|free|thigh))"
+      NOT_FEET = "(?! (?:hands?|arms?|shoulders?|knee|hips?|elbow|wall|cheek|palm|corner|foot free|leg free|free|" \
+                 "thigh))"
       ENDS = "(?:end|ends|ended|ending|finish|finishes|finishing|finished)"
       STAYS = "(?:land|lands|landing|stop|stops|stopping|stand|stands|standing|stay|stays|staying|balance|balances|" \
-              "balancing|balanced|pose|posing|remain|remains|arrive|catch|caught|rest|resting|be|up|rise|rises|hold|freeze)"
+              "balancing|balanced|pose|posing|remain|remains|arrive|catch|caught|rest|resting|be|up|rise|rises|hold|" \
+              "freeze)"
       IS = "(?:should be |is |stays |goes |ends |ends up |ending |finishes |still |all |now |will be |to be |comes )*"
       FACES = Lexicon::FACED.keys.sort_by { |words| -words.size }.join("|")
 
@@ -31,40 +34,49 @@ module Core
         free: "(?:(?:with|and|so|leave|leaving|keep|keeping|have) )*#{DET}(?<side>right|left)(?: foot| leg)? #{IS}" \
               "free(?: to \\w+(?: \\w+)?)?",
         free_foot: "free (?:foot|leg)(?: is)? #{DET}(?<side>right|left)",
-        weight: "(?:(?:with|so|have|keep|put|all|and|then|shift|shifting|leave|be|pose|stay) )*(?:#{ENDS} (?:with )?)?" \
+        weight: "(?:(?:with|so|have|keep|put|all|and|then|shift|shifting|leave|be|pose|stay) )*" \
+                "(?:#{ENDS} (?:with )?)?" \
                 "#{DET}weight #{IS}(?:on |onto |over |in |to |into |back on )?#{DET}#{SIDE}#{FOOT}",
         ended: "(?:so )?(?:you )?(?<word>#{ENDS}) (?:it |up |there |wide |everything |still |balanced |steady |back |" \
-               "standing |with |and |weight )*(?:on |onto |over )?#{DET}#{SIDE}\\b#{NOT_FEET}(?: foot| leg| feet| one)?" \
+               "standing |with |and |weight )*(?:on |onto |over )?#{DET}#{SIDE}\\b#{NOT_FEET}" \
+               "(?: foot| leg| feet| one)?" \
                "(?! (?:in|back|front|up|behind|shoulder))",
         stands: "(?<word>#{STAYS}) (?:it |up |there |wide |still |steady |tall |and hold |down |back )*" \
-                "(?<tail>(?:on|onto|over) #{DET}(?<side>both|right|left|it)\\b#{NOT_FEET}(?: foot| leg| feet| one)?)(?! side)",
-        on_leg: "\\A(?:(?:so|you|youre|be|get|and|now|are|all|then) )*on #{DET}(?<side>right|left) (?:foot|leg)\\b(?! (?:step|tap|kick))",
+                "(?<tail>(?:on|onto|over) #{DET}(?<side>both|right|left|it)\\b#{NOT_FEET}" \
+                "(?: foot| leg| feet| one)?)(?! side)",
+        on_leg: "\\A(?:(?:so|you|youre|be|get|and|now|are|all|then) )*on #{DET}(?<side>right|left) (?:foot|leg)\\b" \
+                "(?! (?:step|tap|kick))",
         lands: "(?<word>land|lands|landing) (?<tail>(?:on |on the )?(?<side>right|left|both)(?: foot| feet)?)",
-        together: "(?:(?:and |then |up |down |land |landing )*(?:on|onto|with|to|in) (?:to |your |the )*(?:both|two|2) " \
-                  "(?:feet|legs|foot)(?! off)|(?:back |come )*(?:to|onto|on) both\\z|(?:jump|land|hop|end|finish|stop|put|place|" \
-                  "bring) (?:your )?both feet(?: down| together| back)?|" \
-                  "\\A(?:and |then |with |your )*(?:both|two|2) (?:feet|legs)(?: (?:on the floor|together|apart|in|down|flat))*" \
-                  "\\z|(?:with |and |bring |put |your |the )*feet (?:tog|together|apart|wide|parallel|side by side|joined|" \
-                  "shoulder width|hip width)(?: apart)?)",
+        together: "(?:(?:and |then |up |down |land |landing )*(?:on|onto|with|to|in) (?:to |your |the )*" \
+                  "(?:both|two|2) (?:feet|legs|foot)(?! off)|(?:back |come )*(?:to|onto|on) both\\z|" \
+                  "(?:jump|land|hop|end|finish|stop|put|place|bring) (?:your )?both feet(?: down| together| back)?|" \
+                  "\\A(?:and |then |with |your )*(?:both|two|2) (?:feet|legs)" \
+                  "(?: (?:on the floor|together|apart|in|down|flat))*\\z|(?:with |and |bring |put |your |the )*" \
+                  "feet (?:tog|together|apart|wide|parallel|side by side|joined|shoulder width|hip width)(?: apart)?)",
         position: "(?:(?:in|to|into|finish|close|closes|closed|closing|hold|land|lands|behind|front) )+" \
-                  "(?:a |the |your )?(?:first|second|fifth|parallel|1st|2nd|5th)(?: position)?(?! (?:time|one|half|group))|" \
+                  "(?:a |the |your )?(?:first|second|fifth|parallel|1st|2nd|5th)(?: position)?" \
+                  "(?! (?:time|one|half|group))|" \
                   "(?:first|second|fifth) (?:position|(?=plie|demi|grand|releve|hold))",
         choice: "(?:either|any|whatever|whichever|own) (?:foot|feet|leg|legs|steps|footwork)|(?:foot|feet|steps|legs|" \
                 "footwork) (?:are |is |stay )?(?:whatever|any|free|anything|however|optional|doesnt matter|" \
                 "your choice|up to you)|(?:doesnt|does not|dont) (?:matter|mind) (?:which|what) (?:foot|feet|leg)",
-        away: "(?:with )?(?:your )?backs? (?:to|towards) (?:us|me|you|the audience|audience|the front|front|the crowd|" \
+        away: "(?:with )?(?:your )?backs? (?:to|towards) (?:us|me|you|the audience|audience|the front|front|" \
+              "the crowd|" \
               "the house)|(?:face|faces|facing|look|looking) away(?: from (?:us|me|the audience|the front))?",
         facing: "(?<lead>(?:so |you |youre |and |then |be |is |are |all |everybody |everyone |we |to |#{ENDS} |stop |" \
                 "land |by |start |starts |starting |stay |still |already )*)(?<verb>face|faces|faced|facing)(?: to)? " \
                 "(?:dead |straight |the |your |to |towards |square |out |round |at |their |our )*(?<to>#{FACES})",
-        level: "(?<!tap )(?<lead>(?:still |stay |stays |staying |from |start |starting |starts |begin |remain |all |again )*)" \
-               "(?<how>seated|sitting|sat|kneeling|lying|laying)(?! march| tap)(?: down)?(?: (?:on|in) (?:the |your |a )?(?<on>\\w+))?",
+        level: "(?<!tap )" \
+               "(?<lead>(?:still |stay |stays |staying |from |start |starting |starts |begin |remain |all |again )*)" \
+               "(?<how>seated|sitting|sat|kneeling|lying|laying)(?! march| tap)(?: down)?" \
+               "(?: (?:on|in) (?:the |your |a )?(?<on>\\w+))?",
         on_feet: "(?<lead>(?:be |get |back |up |all |still |straight )*)on your feet"
       }.transform_values { |text| /\b#{text}\b/ }.freeze
       # Without these words a pattern need not be tried.
       SIGNS = {
         none: /weight/, given: /weight/, weight: /weight/, free: /free/, free_foot: /free/, ended: /end|finish/,
-        stands: /\b(?:on|onto|over) .*(?:left|right|both|it\b)/, lands: /land/, on_leg: /on /, together: /feet|both|two|2/,
+        stands: /\b(?:on|onto|over) .*(?:left|right|both|it\b)/, lands: /land/, on_leg: /on /,
+        together: /feet|both|two|2/,
         position: /first|second|fifth|parallel|1st|2nd|5th/, choice: /feet|foot|legs?\b|steps|footwork/,
         away: /back|away/, facing: /fac/, level: /seat|sit|sat|kneel|lying|laying/, on_feet: /your feet/
       }.freeze
@@ -110,7 +122,7 @@ module Core
       def said_given(_match, _text) = { given: true }
       def said_free(match, _text) = { weight: OTHER[foot(match)], ending: true }
       def said_free_foot(match, text) = said_free(match, text)
-      def said_weight(match, _text) = { weight: foot(match), ending: match[0].match?(/\b#{ENDS}\b/) }
+      def said_weight(match, _text) = { weight: foot(match), ending: match[0].match?(/\b#{ENDS}\b/o) }
       def said_ended(match, _text) = { weight: foot(match), ending: true }
       def said_stands(match, _text) = match[:side] == "it" ? { same: true } : { weight: foot(match) }
       def said_lands(match, _text) = { weight: foot(match) }
@@ -122,12 +134,12 @@ module Core
 
       def said_facing(match, _text)
         facing = Lexicon::FACED.fetch(match[:to])
-        { facing: facing || :open, ending: match[:lead].match?(/\b(?:#{ENDS}|stop|land)\b/),
+        { facing: facing || :open, ending: match[:lead].match?(/\b(?:#{ENDS}|stop|land)\b/o),
           start: match[:lead].match?(/\b(?:start|already)/), doing: %w[face faces].include?(match[:verb]) }
       end
 
       LEVELS = { "kneeling" => :kneeling, "lying" => :floor, "laying" => :floor }.freeze
-      CHAIRS = %w[chair chairs seat stool bench wheelchair].freeze
+      CHAIRS = %w[chair chairs seat seats stool stools bench benches wheelchair wheelchairs].freeze
       private_constant :LEVELS, :CHAIRS
 
       def said_level(match, _text)

@@ -46,8 +46,11 @@ module Core
       end
 
       def as_many(moves, amount)
-        all = [moves.first, *Array.new(amount - 1) { follow(moves.first) }]
-        way?(moves.first) || travels?(moves.first) ? [*all[0...-1], all.last.with(doubts: all.last.doubts | [:weight])] : all
+        first = moves.first
+        all = [first] + Array.new(amount - 1) { follow(first) }
+        return all unless way?(first) || travels?(first)
+
+        [*all[0...-1], all.last.with(doubts: all.last.doubts | [:weight])]
       end
 
       # "two chassés to the right": whether the second starts with the other foot nobody says.
@@ -80,16 +83,20 @@ module Core
       private_constant :STAYS, :STEPS
 
       def plain(text)
-        text.gsub(/(?<![[:alpha:]])(?:starting|start|with|right|left|rt|lt|r|l)(?![[:alpha:]])/i, " ").squeeze(" ").strip
-          .then { |left| left.empty? ? text : left }
+        left = text.gsub(SIDED, " ").squeeze(" ").strip
+        left.empty? ? text : left
       end
+
+      SIDED = /(?<![[:alpha:]])(?:starting|start|with|right|left|rt|lt|r|l)(?![[:alpha:]])/i
+      private_constant :SIDED
 
       # "walk walk walk walk R": nobody knows which of them R is, or whether it is the way.
       def lone_side(moves)
-        return moves unless moves.size > 2 && moves.map(&:step).uniq.size == 1 && moves.last.side && STEPS.include?(moves.last.step)
-        return moves unless moves[0...-1].all? { |move| move.side.nil? }
+        *others, last = moves
+        alike = others.size > 1 && last.side && STEPS.include?(last.step) && moves.map(&:step).uniq.size == 1
+        return moves unless alike && others.all? { |move| move.side.nil? }
 
-        [*moves[0...-1], moves.last.with(side: nil, doubts: moves.last.doubts | %i[weight facing])]
+        [*others, last.with(side: nil, doubts: last.doubts | %i[weight facing])]
       end
     end
   end

@@ -4,7 +4,7 @@ module Core
   module Movement
     # Turns and levels as they are said.
     module Turning
-      CHAIR = %w[chair chairs stool bench wheelchair wheels wheel].freeze
+      CHAIR = %w[chair chairs stool stools bench benches wheelchair wheelchairs wheels wheel].freeze
       private_constant :CHAIR
 
       module_function

@@ -69,14 +69,11 @@ module Core
 
       def find(name) = @exact[name] || @names[Vocabulary.fold(name)] || @names[Lexicon.spelt(name)]
 
-      private
-
       # A name is found as it is written, and as it is read where it has short words in it ("wheel bk").
       def name(name, step)
         [Vocabulary.fold(name), Lexicon.spelt(name)].each { |written| @names[written] ||= step }
       end
-
-      public
+      private :name, :inflected
 
       DEFAULT = new.freeze
     end

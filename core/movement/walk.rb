@@ -12,6 +12,9 @@ module Core
       Doubt = Struct.new(:row, :move, keyword_init: true)
       attr_reader :entry, :steps, :findings, :doubts
 
+      include Feet
+      include Levels
+
       # entry, exit: what is stated of the edges; from: a Body to begin with instead.
       def initialize(lines, entry: {}, exit: {}, from: nil, vocabulary: Vocabulary::DEFAULT)
         @lines = lines
@@ -65,7 +68,9 @@ module Core
 
           too_many(row, fault.count || 1, fault.kind, fault.text)
         end
-        over = line.placed.find { |move| move.end_at > line.length && move.at + 12 > line.length && move.at >= line.length }
+        over = line.placed.find do |move|
+          move.end_at > line.length && move.at + 12 > line.length && move.at >= line.length
+        end
         too_many(row, over.count, :past_end, over.text) if over
       end
 
@@ -100,6 +105,7 @@ module Core
         return if foot && seated?
 
         rise if foot && move.level.nil?
+        set(level: Known.derived(:standing)) if foot && %i[floor low].include?(move.level)
         began_on(move.weight) if %i[left right].include?(move.weight) && move.kind == :state
         set(weight: Known.stated(move.weight))
       end
@@ -128,6 +134,7 @@ module Core
 
       # Values that something unknown came after.
       def doubt(names, move, row)
+        names -= %i[weight level] if seated?
         names.each do |name|
           known = @state.public_send(name)
           @doubts[name] = Doubt.new(row:, move:)
@@ -138,160 +145,14 @@ module Core
       def act(step, move, row)
         return sit_through(step, move) if seated? && !unseats?(step)
 
+        @unready = false
         need_level(step, move, row)
         gesture(step, move, row) if step.foot
         weights(step, move, row) unless move.weight == :keep && step.foot.nil? && keep(step, move, row)
         turn(move)
         change_level(step, move)
         leave_floor(step)
-      end
-
-      def seated? = @state.weight.value == :seated
-
-      # Who sits goes on sitting, whatever the feet do, until it is said that they get up or down.
-      def unseats?(step) = %i[standing floor kneeling air].include?(step.level) || step.weights.include?(:seated)
-
-      def sit_through(_step, move) = turn(move)
-
-      def change_level(step, move)
-        return unless move.level
-
-        stays = step.open && step.foot == :rise && @state.level.value == :standing
-        return if stays
-        return set(level: Known.derived(@state.level.value)) if sitting_down?(step)
-
-        set(level: Known.derived(move.level))
-      end
-
-      # "low", "down" of somebody who is lower already.
-      def sitting_down?(step) = step.level == :low && %i[floor kneeling].include?(@state.level.value)
-
-      # Danced without weight: the foot has to be free for it, as for a touch.
-      def keep(step, move, row)
-        gesture(step.with(foot: :free), move, row) if move.side
-        true
-      end
-
-      # A foot that works stands again unless the step says otherwise.
-      def leave_floor(step)
-        return unless step.weights.intersect?(%i[lead other both]) && step.level.nil? && @state.level.value == :low
-
-        set(level: Known.derived(:standing))
-      end
-
-      def need_level(step, move, row)
-        return unless step.needs == :standing && %i[floor kneeling].include?(@state.level.value) && @state.level.sure?
-
-        ask(row, move, :from_the_floor, @state.level.value)
-      end
-
-      # A kick or touch needs its foot free: the weight must be on the other.
-      def gesture(step, move, row)
-        return get_up if step.foot == :rise
-
-        side = move.side
-        return if side.nil?
-
-        bearing = step.foot == :standing ? side : other(side)
-        begin_on_gesture(bearing) unless @state.weight.known? || @state.weight.source == :choice
-        ask(row, move, :same_foot, side) if @state.weight.value == other(bearing) && sure_feet? && !@implied
-        return put_somewhere(side, move) if step.foot == :put
-
-        @gesture = side
-        lean_on(bearing)
-      end
-
-      def begin_on_gesture(bearing)
-        began_on(bearing)
-        @implied = true
-      end
-
-      # What a gesture says of the foot that bears: it holds where nothing stepped since.
-      def lean_on(bearing)
-        weight = @state.weight
-        return unless weight.value.nil? || weight.value == :both || !weight.sure? || @implied
-
-        set(weight: Known.derived(bearing))
-        @implied = true
-      end
-
-      def other(side) = Lexicon::OTHER.fetch(side)
-      def sure_feet? = @state.weight.source != :supposed
-
-      # A foot that is put somewhere may take the weight or not: the next one tells. Feet put by turns do.
-      def put_somewhere(side, move)
-        weight = @state.weight
-        by_turns = @put && @put == other(side)
-        @put = side
-        return set(weight: Known.derived(side)) if by_turns && weight.value == other(side)
-
-        @doubts[:weight] = Doubt.new(row: nil, move:)
-        @state = @state.with(weight: Known.supposed(side))
-      end
-
-      # Up from the floor, a knee or low: on the foot that bore the weight, else on both, as far as anybody knows.
-      def get_up
-        return if %i[left right both].include?(@state.weight.value)
-        return if @state.level.value == :standing && @state.weight.value.nil? && @state.level.sure?
-
-        @state = @state.with(weight: Known.supposed(:both))
-        @doubts[:weight] = Doubt.new(row: nil, move: nil)
-      end
-
-      def weights(step, move, row)
-        return close(move) if step.name == "close" && move.side.nil? && move.feet.empty?
-
-        lead = lead(step, move)
-        supposed = move.side.nil? && move.feet.empty? && @state.weight.source == :supposed
-        step.weights.each_with_index do |kind, i|
-          place(kind, move.feet[i] || foot(kind, lead), move, row, index: i, supposed:)
-        end
-        @put = @gesture = @implied = nil if step.weights.any?
-      end
-
-      # A close without a foot: both after a gesture; after a step the other foot, as far as anybody knows.
-      def close(move)
-        gestured = @gesture
-        @gesture = @put = @implied = nil
-        return set(weight: Known.derived(:both)) if gestured
-
-        foot = @state.free_foot
-        @doubts[:weight] = Doubt.new(row: nil, move:)
-        @state = @state.with(weight: foot ? Known.supposed(foot) : Known.new(value: nil, source: :not_stated))
-      end
-
-      # The foot a step leads with: the said one, else the free one.
-      def lead(step, move) = move.side || (step.weights.include?(:lead) ? @state.free_foot : nil)
-      def foot(kind, lead) = kind == :lead ? lead : Lexicon::OTHER[lead]
-
-      def place(kind, foot, move, row, index:, supposed:)
-        return set(weight: Known.derived(kind)) if %i[both seated floor].include?(kind)
-        return set(weight: Known.new(value: nil, source: :not_stated)) if kind == :air || foot.nil?
-
-        began_on(other(foot)) unless @state.weight.known? || @state.weight.source == :choice || @used
-        ask(row, move, :same_foot, foot, index) if @state.weight.value == foot && sure_feet?
-        @used = true
-        rise
-        return @state = @state.with(weight: Known.supposed(foot)) if supposed
-
-        set(weight: Known.derived(foot))
-      end
-
-      # A step from a knee stands up; from the floor it must have done, whatever was left out.
-      def rise
-        level = @state.level
-        return set(level: Known.derived(:standing)) if level.value == :kneeling
-        return set(level: Known.derived(:standing)) if level.source == :supposed && level.value == :standing
-
-        @state = @state.with(level: Known.supposed(:standing)) if %i[floor air].include?(level.value)
-      end
-
-      # The first foot used tells which one bore the weight before.
-      def began_on(bearing)
-        return if @used
-
-        @entry = @entry.with(weight: Known.derived(bearing))
-        set(weight: Known.derived(bearing))
+        doubt([:weight], move, row) if @unready
       end
 
       def turn(move)

@@ -11,7 +11,9 @@ module Core
       def text
         moves = @line.moves.map { |move| [counts(move), shown(move), *versions(move)].compact.join(" ") }
         cues = @line.cues.map { |cue, _| %("#{cue}") }
-        [*beginning, moves.join(" "), *cues, *@line.notes.map { |note| "(#{note})" }, *groups, *ending].reject(&:empty?).join(", ")
+        [*beginning, moves.join(" "), *cues, *@line.notes.map do |note|
+          "(#{note})"
+        end, *groups, *ending].reject(&:empty?).join(", ")
       end
 
       private

@@ -12,7 +12,8 @@ module Core
           left = leaving.body.facing
           right = entering.body.facing
           found(
-            :facing, verdict(left, right), left, right, facts: { eighths: eighths(left, right)&.abs, **doubted(:facing) }
+            :facing, verdict(left,
+                             right), left, right, facts: { eighths: eighths(left, right)&.abs, **doubted(:facing) }
           )
         end
 
@@ -50,7 +51,7 @@ module Core
         # Known, and not only as everybody begins.
         def said?(known) = known.sure? && !known.convention?
 
-        def asked(left, right)
+        def asked(_left, right)
           return :fits unless leaving.written?
           return :fits unless said?(right) || entering.depends?
 

@@ -96,7 +96,8 @@ module Core
         def steps_out?
           step = first
           !step.nil? && step.level.nil? &&
-            (step.needs == :standing || step.weights.intersect?(%i[lead other both]) || %i[free standing].include?(step.foot))
+            (step.needs == :standing || step.weights.intersect?(%i[lead other
+                                                                   both]) || %i[free standing].include?(step.foot))
         end
 
         # Whether the entry goes to a level of its own, from wherever it is.

@@ -1,0 +1,74 @@
+# frozen_string_literal: true
+
+module Core
+  module Movement
+    class Acts
+      # Feet without a verb: "R L R L", "R side", "left foot out"; and what is left over at the end.
+      module Feet
+        private
+
+        # "R side", "left foot out": a foot without a verb.
+        def put_foot(element)
+          start(element, step: @vocabulary.find(foot_goes(element.word)), sides: own_sides, noun: @noun)
+          current.ways += [element.word]
+          @noun = nil
+        end
+
+        # "R side lunge": the way is the lunge's; "R side touch", "R side together" are two.
+        def verb_next?
+          after = following
+          after&.kind == :step && after.value.foot? && !%w[close touch].include?(after.value.name) &&
+            following(2)&.kind != :side
+        end
+
+        # What a foot does that goes somewhere: "right leg up" is lifted, "left foot out" is put there, "R side" is a
+        # step.
+        def foot_goes(way)
+          noun = %w[foot leg toe knee].include?(@noun.to_s)
+          return "lift" if noun && %w[up air high].include?(way)
+
+          noun || !STEPS_TO.include?(way) ? "put" : "step"
+        end
+
+        # Sides without a verb, each a step of its own: "R L R L".
+        def put_sides
+          sides = @sides
+          @sides = []
+          sides.each do |side|
+            @begin = side.at
+            start(side, step: @vocabulary.find("step"), sides: [side.value])
+          end
+        end
+
+        # What nobody took: an amount without a turn, sides without a verb.
+        def leftover
+          if @amount && (@sides.any? || @acts.empty?)
+            start(@elements.last, step: @vocabulary.find("turn"), sides: own_sides)
+          elsif @amount && current
+            current.amount ||= @amount
+          end
+          loose_sides if @sides.any?
+        end
+
+        def loose_sides
+          return put_noun if @noun
+          return unnamed if @sides.size == 1 && current.nil? && %i[upper unknown].include?(@after)
+
+          put_sides
+        end
+
+        # A side after what the arms did, or after what nobody knows, is no step.
+        def unnamed
+          known = @after == :upper
+          start(@elements.last, layer: (:body if known), unknown: known ? [] : @sides.map(&:word))
+          @sides = []
+        end
+
+        def put_noun
+          step = @vocabulary.find({ "heel" => "heel", "toe" => "touch", "knee" => "lift knee" }.fetch(@noun, "put"))
+          start(@elements.last, step:, sides: own_sides, noun: @noun)
+        end
+      end
+    end
+  end
+end

@@ -1,0 +1,88 @@
+# frozen_string_literal: true
+
+module Core
+  module Movement
+    class Acts
+      # What a verb is, beside what stands with it: a way, a part's, a turn that was begun, a foot that comes down.
+      module Verbs
+        private
+
+        # "unwind a full turn": the amount was the turn's.
+        def turn_said?(step)
+          step.name == "turn" && current&.foot? && !@joined && turns?(current.step) && before&.kind == :amount
+        end
+
+        # "explode up", "curl down": however it is done, it is up or down.
+        def level_said?(step, element)
+          named = current && current.step.nil? && current.unknown.any?
+          named && step.level && step.open && element.size == 1 && !@joined
+        end
+
+        # "scuba hop", "grand plié": the word before a step says which.
+        def qualified?(element)
+          current && current.step.nil? && !current.upper? && current.unknown.any? && current.doubts.empty? &&
+            current.to == element.at && !@joined && @sides.empty?
+        end
+
+        def name_unknown(step)
+          current.step = step
+          current.unknown = []
+        end
+
+        # "up", "down", "back" after something else only say where to.
+        def way?(step, element)
+          return true if gathered?(step, element)
+
+          element.size == 1 && current && !@joined && @sides.empty? && step.open && step.kind == :step &&
+            (Lexicon::DIRECTIONS.include?(element.word) || element.word == "open")
+        end
+
+        def negated(element)
+          @begin = element.at if @acts.empty?
+          nil
+        end
+
+        # "half turn stepping R": the turn is danced on that foot.
+        def stepping?(element)
+          element.word == "stepping" && current&.foot? && current.step.weights.any? && current.step.turn != 0
+        end
+
+        # "drag together", "knock the knees together".
+        def gathered?(step, element)
+          step.name == "close" && %w[together tog].include?(element.word) && current && !current.step&.weights&.any? &&
+            !@joined && @sides.empty?
+        end
+
+        PLACE = /\A(?:on|onto|at|in|to|along|across)\b/
+        private_constant :PLACE
+
+        # "draws a circle on the floor", "hands on the floor": nobody lies down by it.
+        def lying_word?(step, element)
+          return false unless %w[lie kneel].include?(step.name) && element.word.match?(PLACE)
+          return true if element.word.end_with?("hip") && !current&.step&.level
+
+          current && !@joined ? (current.upper? || small?(current.step)) : false
+        end
+
+        # What a foot or the arms do: "tap the floor".
+        def small?(step) = !step.nil? && (!step.foot.nil? || step.layer == :arms)
+
+        # "kick R 1, down 2": the foot comes down.
+        def foot_down?(step)
+          @after == :gesture && current.nil? && step.level == :low && step.open && alone?
+        end
+
+        def foot_part(element) = start(element, step: @vocabulary.find("body"), sides: own_sides)
+
+        # "fall onto L": a step.
+        def onto_foot?(step)
+          return false unless step.level == :floor && step.open
+
+          following&.word.to_s.match?(/\A(?:onto|on|into)\z/) && following(2)&.kind == :side && !part_at?(3)
+        end
+
+        def part_at?(by) = following(by)&.kind == :part
+      end
+    end
+  end
+end

@@ -1,0 +1,124 @@
+# frozen_string_literal: true
+
+module Core
+  module Movement
+    class Acts
+      # Whose a word is: an open verb belongs to the part above the legs that is named with it, or was before it.
+      module Whose
+        private
+
+        # "arms up 1, down 2", "let them fall": said right after what the arms did.
+        def theirs?(step)
+          return false unless @after == :upper && current.nil?
+
+          (step.level && alone?) || @elements.any? { |each| %w[them both].include?(each.word) }
+        end
+
+        # Whether nothing else is said than this step.
+        def alone?
+          @elements.none? { |each| !%i[and with filler it way].include?(each.kind) && each != @elements[@at] }
+        end
+
+        # "roll through the feet", "melt both knees": the foot does it, not the body.
+        def foot_ahead?
+          ahead = @elements[(@at + 1)..].find { |each| !%i[filler amount way].include?(each.kind) }
+          ahead = @elements[@elements.index(ahead) + 1] if ahead&.kind == :side
+          ahead&.kind == :foot || (ahead&.kind == :step && ahead.value.name == "heel")
+        end
+
+        # Whether a part above the legs is named before the next verb.
+        def part_ahead?
+          @elements[(@at + 1)..].each do |element|
+            return true if element.kind == :part
+            return true if element.word == "toe" && before_word?("your", element)
+            return false if %i[with and it].include?(element.kind)
+            return false if element.kind == :step && !(element.value.open && element.size == 1)
+            return false if element.kind == :foot
+          end
+          false
+        end
+
+        # "up", "down" alone: "up down up w/ the chest".
+        def plain_level?
+          @elements[0..@at].all? do |each|
+            each.kind != :step || (each.value.level && each.size == 1 && each.value.open)
+          end
+        end
+
+        def before_word?(word, element)
+          @elements.any? { |each| each.word == word && each.at + each.size == element.at }
+        end
+
+        def upper(element)
+          @sides = []
+          start(element, layer: :arms, step: nil)
+        end
+
+        def take_part(element)
+          @sides = []
+          return current.layer = element.value if current&.upper? && current.step.nil? && current.to == element.at
+          return current.layer = element.value if qualified?(element)
+          return if current&.upper?
+          return join_part(element) if current&.foot? && !@joined
+
+          start(element, layer: element.value)
+        end
+
+        # What the arms do on the way belongs to the step's words; an open verb that only now gets its part is the
+        # part's.
+        def join_part(element)
+          act = current
+          unless act.step.open && act.sides.empty? && act.ways.size < 2 && !act.step.moves? && before&.kind != :with
+            return
+          end
+          return if act.amount || act.face
+
+          act.layer = element.value
+          act.step = nil
+        end
+
+        # "left arm", "right big hip": the side is the part's.
+        def part_next?
+          after = following
+          after = following(2) if after && %i[filler amount unknown].include?(after.kind)
+          after&.kind == :part
+        end
+
+        # "grand right and left": whatever that is.
+        def unknown_yet?
+          current && current.step.nil? && !current.upper? && !%i[way step foot].include?(following&.kind)
+        end
+
+        # "cross right over left": the second side says where.
+        def placed_beside?
+          way = before
+          return false unless way && current&.foot? && current.sides.any? && PLACING.include?(way.word)
+
+          after = following
+          after.nil? || !%i[way step foot].include?(after.kind)
+        end
+
+        # Whether a side begins something new instead of saying the foot of what was named.
+        def begins_anew?
+          return true if current.nil? || @joined
+          return %i[foot step].include?(after_sides&.kind) if current.upper?
+          return true if foot_then_verb?
+          return false if current.sides.empty?
+
+          current.ways.any? && following&.kind != :foot
+        end
+
+        # What comes after a row of sides.
+        def after_sides = @elements[(@at + 1)..].find { |element| !%i[side filler].include?(element.kind) }
+
+        # "step R left foot behind", "kick L right leg swings".
+        def foot_then_verb?
+          after = following
+          return false unless after && current.sides.any?
+
+          after.kind == :foot || (after.kind == :step && after.value.foot?)
+        end
+      end
+    end
+  end
+end

@@ -1,0 +1,96 @@
+# frozen_string_literal: true
+
+module Core
+  module Movement
+    class Counting
+      # Numbers that say how many or how long: "8 walks", "for 4 counts", "over 6", "march four".
+      module Amounts
+        private
+
+        # "hop twice"; "do that twice" is a repeat of its own.
+        def often
+          return keep if %w[that this it all same].include?(@found.last.value)
+
+          @found << Token.new(:times, token.text, OFTEN.fetch(value))
+          @at += 1
+        end
+
+        def amount_at?(by, given)
+          @at += by
+          amount?(given)
+        ensure
+          @at -= by
+        end
+
+        # Digits that say how many or how long.
+        def amount?(given)
+          return true if given.zero? || given > 16 || (given > 1 && value(1).match?(TIMES))
+          return true if value(1).match?(NOUNS) && !CALLED.include?(value(-1))
+          return true if steps_before?(given) && !CALLED.include?(value(-1))
+          return lasting?(given) if LASTING.include?(value(-1))
+          return false if CALLED.include?(value(-1)) || given == @last + 1
+
+          how_many?(given)
+        end
+
+        # Whether a further count follows before the next comma: then this is one too.
+        def counted_later?(given)
+          part = @tokens[(@at + 1)..].take_while { |each| each.kind != :comma }
+          part.any? { |each| each.kind == :number && each.text.to_i > given } && !part.first&.value.to_s.match?(NOUNS)
+        end
+
+        def lasting?(_given)
+          return true if value(-1) == "for"
+
+          !(%i[number range].include?(@tokens.first.kind) && token(1)&.kind == :word)
+        end
+
+        def how_many?(given)
+          following = token(1)
+          return false unless following&.kind == :word && given > 1
+          return false if given > @last && ((@last.positive? && counts_first?) || counted_later?(given))
+
+          HOW.include?(following.value) || (plural?(following) && (given <= @last || @last.zero?))
+        end
+
+        def plural?(token) = token.value.match?(/[^s]s\z/) || token.value == "feet"
+
+        # "march four", "walk forward 4": as many.
+        def steps_before?(given)
+          at = @found.rindex { |each| !(each.kind == :word && WAYS.include?(each.value)) }
+          walked = at && @found[at].kind == :word && WALKS.include?(@found[at].value)
+          walked && given != @last + 1 && given > 1 && ends_here?
+        end
+
+        def ends_here? = token(1).nil? || token(1).kind == :comma || %w[start starting then and].include?(value(1))
+
+        def amount_or_word(given)
+          return amount(given) if steps_before?(given)
+
+          following = value(1)
+          return amount(given) if following.match?(NOUNS) || following.match?(TIMES) || HOW.include?(following)
+          return amount(given) if plural_next? || value(-1) == "for"
+
+          keep
+        end
+
+        def amount(given)
+          noun = value(1).match?(NOUNS)
+          long = noun || LASTING.include?(value(-1))
+          return times(given) if value(1).match?(TIMES)
+
+          drop_for if LASTING.include?(value(-1))
+          @found << Token.new(long ? :over : :amount, @tokens[@at, noun ? 2 : 1].map(&:text).join(" "), given)
+          @at += noun ? 2 : 1
+        end
+
+        def times(given)
+          @found << Token.new(:times, "x#{given}", given.clamp(1, 99))
+          @at += 2
+        end
+
+        def drop_for = @found.last&.kind == :word && LASTING.include?(@found.last.value) && @found.pop
+      end
+    end
+  end
+end

@@ -1,0 +1,132 @@
+# frozen_string_literal: true
+
+module Core
+  module Movement
+    class LineReader
+      # Words laid on their counts: moves, repeats, notes, what stands in brackets.
+      module Saying
+        private
+
+        # A group of words on its counts.
+        def say(group, positions)
+          before = @moves.size
+          said = @moves.any? && Repeats.of(group.words)
+          return once_more(said, group, positions) if said
+
+          speak(group, positions)
+          @open = positions.empty? && @moves.size > before ? @moves.size - before : nil
+        end
+
+        def once_more(said, group, positions)
+          more = group.times ? group.times - 1 : said.more
+          @moves.concat(repeats.again([more, 1].max, positions:, turned: said.turned, side: said.side))
+          @kept[:words] = true
+        end
+
+        def again(group) = @moves.concat(repeats.again([group.times - 1, 0].max))
+
+        def repeats = Repeats.new(@moves.dup, @size * 12)
+
+        def speak(group, positions)
+          found = phrase(group)
+          @facts[:entry] = found.entry.merge(@facts[:entry])
+          @facts[:exit].merge!(found.exit)
+          return without_moves(group, found) if found.moves.empty? || label?(group, found)
+          return @only = found.moves.first.layer if group.label && found.moves.all? { |move| generic?(move) }
+
+          dance(group, found, positions) unless found.moves.size == 1 && Bracketed.new(@moves, found).beside
+        end
+
+        def without_moves(group, found)
+          return lead(found.lead) if found.lead
+
+          aside(group) unless found.entry.any? || found.exit.any?
+        end
+
+        def dance(group, found, positions)
+          moves = sided(found.moves.map { |move| on_chair(alone(move)) }, found.lead || @lead)
+          @lead = nil if moves.any? { |move| move.layer == :feet && move.side }
+          put(Times.new(moves, group, @moves, lead: found.lead, odd: method(:odd?)).all, positions, over: group.over)
+        end
+
+        def phrase(group)
+          last = @moves.reverse_each.find { |move| move.side && move.layer == :feet }&.side
+          before = { last:, first: @moves.empty?, after: }
+          key = "#{group.words.map(&:text).join(' ')}|#{before.values.join('|')}"
+          @vocabulary.remembered(key) { Phrase.new(group.words, @vocabulary, **before).found }
+        end
+
+        def generic?(move) = Lexicon::GENERIC.value?(move.step)
+
+        # "arms only: open 1 2 close 3 4": what follows is all theirs.
+        def alone(move)
+          return move unless @only && move.kind == :step
+
+          Move.new(text: move.text, step: Lexicon::GENERIC.fetch(@only), kind: :step, layer: @only)
+        end
+
+        def odd?(name)
+          changes = @vocabulary.find(name.to_s)&.weights.to_a.size
+          changes > 2 && changes.odd?
+        end
+
+        # Who sits where there is a chair sits on it.
+        def on_chair(move)
+          return move unless @chair && move.step == "sit" && !move.text.match?(/floor/i)
+
+          move.with(step: "sit on a chair", level: :seated)
+        end
+
+        # What the move before was, where that says whose the next words are.
+        def after
+          move = @moves.last or return
+          return :unknown if move.kind == :unknown
+          return :upper if generic?(move) || (move.layer == :arms && move.text.match?(/\b(?:up|down)\b/i))
+
+          :gesture if move.layer == :feet && @vocabulary.find(move.step.to_s)&.foot == :free
+        end
+
+        # Words before a colon that name no step.
+        def label?(group, found) = group.label && found.moves.all? { |move| move.kind == :unknown }
+
+        # Which foot begins: of what follows, or of what was said just now.
+        def lead(side)
+          at = @moves.rindex { |move| move.kind == :step && move.layer == :feet }
+          return @lead = side if at.nil? || @moves[at].side
+
+          @moves[at] = @moves[at].with(side:)
+        end
+
+        def sided(moves, lead)
+          at = lead && moves.index { |move| move.layer == :feet && move.kind == :step && move.side.nil? }
+          at ? moves.dup.tap { |all| all[at] = all[at].with(side: lead) } : moves
+        end
+
+        # Words that name no step: a note. Counts that were said beside them stay empty.
+        def aside(group)
+          words = group.words.map(&:text).join(" ")
+          @kept[:notes] << words unless group.words.all? { |token| Lexicon.small?(token.value) }
+        end
+
+        # What stands in brackets: another version, which foot, what is left free; else it is kept as it is.
+        def note(text)
+          kind = VERSION.match(text)
+          return version(kind) if kind
+
+          words = @moves.any? ? Tokens.of(text).select { |token| token.kind == :word } : []
+          return @kept[:notes] << text if words.empty?
+
+          found = Phrase.new(words, @vocabulary).found
+          return @kept[:notes] << text unless Bracketed.new(@moves, found).apply
+
+          @facts[:exit].merge!(found.exit)
+        end
+
+        def version(kind)
+          name = kind[:kind].downcase.start_with?("st") ? "standing" : "seated"
+          @kept[:versions] << [name, kind.post_match, @moves.last&.at, @moves.last&.length]
+        end
+      end
+    end
+  end
+end

@@ -1,0 +1,53 @@
+# frozen_string_literal: true
+
+module Core
+  module Movement
+    class LineReader
+      # What is said about the whole line: who sits, where it ends, groups that begin later, from which count it is
+      # called.
+      module Whole
+        private
+
+        def seat
+          @chair = @text.match?(/\b(?:chairs?|stools?|bench(?:es)?)\b/i)
+          match = SEATED.match(@text) or return
+          return if match.post_match.match?(/\A[^,]*on the floor/i)
+
+          @facts[:entry].merge!(weight: :seated, level: :seated)
+          @text = match.post_match
+        end
+
+        # What is said about the whole line is taken out before its moves are read.
+        def take_facts(text)
+          return text unless text.match?(FACTS)
+
+          rest = text.gsub(LATER) do
+            (@facts[:offsets][Regexp.last_match[:group].strip] = Regexp.last_match[:counts].to_i) && ","
+          end
+          rest = rest.sub(MEET) { (@facts[:meet] = Regexp.last_match[:count].to_i) && "," }
+          rest.gsub(ENDS) { |said| place(Regexp.last_match, said) }
+        end
+
+        def place(match, words)
+          said = match[:place].strip
+          return words if match[:at].downcase == "on" && said.downcase.match?(FOOTED)
+
+          (@facts[:exit][:place] = said) && ","
+        end
+
+        # "5 6 … 1 2": the line is called from five.
+        def called(tokens)
+          counts = tokens.select { |token| %i[number range].include?(token.kind) }
+          numbers = counts.flat_map { |token| token.text.scan(/\d+/).map(&:to_i) }
+          first = numbers.first
+          return 1 unless first && first > 1 && numbers.all? { |number| number <= @size }
+
+          from_one?(numbers.drop_while { |number| number >= first }) ? first : 1
+        end
+
+        # After the number it is called from it goes on with one, and up from there.
+        def from_one?(numbers) = numbers.first == 1 && numbers.each_cons(2).all? { |one, two| two >= one }
+      end
+    end
+  end
+end

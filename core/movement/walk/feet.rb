@@ -1,0 +1,111 @@
+# frozen_string_literal: true
+
+module Core
+  module Movement
+    class Walk
+      # Where the weight goes: gestures, steps, feet that are put somewhere, closes.
+      module Feet
+        private
+
+        # A kick or touch needs its foot free: the weight must be on the other.
+        def gesture(step, move, row)
+          return stand_up if step.foot == :rise
+
+          side = move.side
+          return if side.nil?
+
+          bearing = step.foot == :standing ? side : other(side)
+          begin_on_gesture(bearing) unless @state.weight.known? || @state.weight.source == :choice
+          ask(row, move, :same_foot, side) if @state.weight.value == other(bearing) && sure_feet? && !@implied
+          return put_somewhere(side, move) if step.foot == :put
+
+          @gesture = side
+          lean_on(bearing)
+        end
+
+        def begin_on_gesture(bearing)
+          began_on(bearing)
+          @implied = true
+        end
+
+        # What a gesture says of the foot that bears: it holds where nothing stepped since.
+        def lean_on(bearing)
+          weight = @state.weight
+          return unless weight.value.nil? || weight.value == :both || !weight.sure? || @implied
+
+          set(weight: Known.derived(bearing))
+          @implied = true
+        end
+
+        def other(side) = Lexicon::OTHER.fetch(side)
+
+        def sure_feet? = @state.weight.source != :supposed
+
+        # A foot that is put somewhere may take the weight or not: the next one tells. Feet put by turns do.
+        def put_somewhere(side, move)
+          weight = @state.weight
+          by_turns = @put && @put == other(side)
+          @put = side
+          return set(weight: Known.derived(side)) if by_turns && weight.value == other(side)
+
+          @doubts[:weight] = Doubt.new(row: nil, move:)
+          @state = @state.with(weight: Known.supposed(side))
+        end
+
+        def weights(step, move, row)
+          return close(move) if step.name == "close" && move.side.nil? && move.feet.empty?
+
+          lead = lead(step, move)
+          supposed = move.side.nil? && move.feet.empty? && @state.weight.source == :supposed
+          step.weights.each_with_index do |kind, i|
+            place(kind, move.feet[i] || foot(kind, lead), move, row, index: i, supposed:)
+          end
+          @put = @gesture = @implied = nil if step.weights.any?
+        end
+
+        # A close without a foot: both after a gesture; after a step the other foot, as far as anybody knows.
+        def close(move)
+          gestured = @gesture
+          @gesture = @put = @implied = nil
+          return set(weight: Known.derived(:both)) if gestured
+
+          foot = @state.free_foot
+          @doubts[:weight] = Doubt.new(row: nil, move:)
+          @state = @state.with(weight: foot ? Known.supposed(foot) : Known.new(value: nil, source: :not_stated))
+        end
+
+        # The foot a step leads with: the said one, else the free one.
+        def lead(step, move) = move.side || (step.weights.include?(:lead) ? @state.free_foot : nil)
+
+        def foot(kind, lead) = kind == :lead ? lead : Lexicon::OTHER[lead]
+
+        def place(kind, foot, move, row, index:, supposed:)
+          return set(weight: Known.derived(kind)) if %i[both seated floor].include?(kind)
+          return set(weight: Known.new(value: nil, source: :not_stated)) if kind == :air || foot.nil?
+
+          began_on(other(foot)) unless @state.weight.known? || @state.weight.source == :choice || @used
+          ask(row, move, :same_foot, foot, index) if @state.weight.value == foot && sure_feet?
+          @used = true
+          rise
+          return @state = @state.with(weight: Known.supposed(foot)) if supposed
+
+          set(weight: Known.derived(foot))
+        end
+
+        # The first foot used tells which one bore the weight before.
+        def began_on(bearing)
+          return if @used
+
+          @entry = @entry.with(weight: Known.derived(bearing))
+          set(weight: Known.derived(bearing))
+        end
+
+        # Danced without weight: the foot has to be free for it, as for a touch.
+        def keep(step, move, row)
+          gesture(step.with(foot: :free), move, row) if move.side
+          true
+        end
+      end
+    end
+  end
+end
