@@ -41,6 +41,7 @@ module Records
     has_many :learning_states
     has_many :agreements
     has_many :join_facts
+    has_many :asides
     has_many :formations
     has_many :version_people, class_name: "Records::VersionPerson"
 

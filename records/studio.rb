@@ -10,6 +10,8 @@ module Records
     has_many :invitations
     has_many :pieces
     has_many :own_steps
+    has_many :word_meanings
+    has_many :asides
     has_many :corrections
     has_many :versions
     has_many :attendances
@@ -60,14 +62,13 @@ module Records
       "to_music" => 5
     }.freeze
 
-    # What steps are called here: the studio's own words before the known ones.
+    # What steps are called here: the studio's own words before the known ones, and what words mean to each teacher.
     def vocabulary
-      @vocabulary ||=
-        if own_steps.accepted.any?
-          Core::Movement::Vocabulary.new(own: own_steps.accepted.map(&:step))
-        else
-          Core::Movement::Vocabulary::DEFAULT
-        end
+      @vocabulary ||= begin
+        own = own_steps.accepted.map(&:step)
+        meant = word_meanings.holding.group_by(&:teacher_id).transform_values { |words| words.map(&:step) }
+        own.any? || meant.any? ? Core::Movement::Vocabulary.new(own:, meant:) : Core::Movement::Vocabulary::DEFAULT
+      end
     end
 
     def setting(name) = settings.fetch(name, DEFAULTS.fetch(name))

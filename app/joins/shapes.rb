@@ -6,6 +6,7 @@ module App
     module Shapes
       MEND = { n: :text, state: :text, here: :text, lock_version: :whole }.freeze
       AGREEMENT = { words: :text, withdraw: :text, seen: :text }.freeze
+      ANSWER = { question: :text, answer: :text, back: :text, lock_version: :whole }.freeze
       FACTS = { owner: :text, note: :text, was: :text }.freeze
       ENDS = {
         was: :text,

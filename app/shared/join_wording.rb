@@ -42,6 +42,7 @@ module App
       def side(finding, which)
         known = finding.public_send(which)
         return groups_side(finding, which) if finding.state == :groups
+        return not_known(finding, which) if known.source == :supposed
 
         case finding.state
         when :weight then weight(known, which)
@@ -53,6 +54,12 @@ module App
         when :hands then hands(known)
         else I18n.t("joins.link", index: known.value)
         end
+      end
+
+      # A value that something unknown came after.
+      def not_known(finding, which)
+        word = finding.facts[:word] if finding.facts[:unknown] && which == :leaving
+        word ? I18n.t("joins.not_known_since", word:) : I18n.t("joins.not_known")
       end
 
       def weight(known, which)

@@ -24,20 +24,36 @@ module App
       # Where a body is, in words; what is not known is left out.
       def body(body)
         parts = [
-          (I18n.t("weights.#{body.weight.value}") if body.weight.known?),
-          (I18n.t("facings")[body.facing.value - 1] if body.facing.known?),
-          I18n.t("levels.#{body.level.value}")
+          (I18n.t("weights.#{body.weight.value}") if body.weight.sure?),
+          (I18n.t("facings")[body.facing.value - 1] if body.facing.sure?),
+          (I18n.t("levels.#{body.level.value}") if body.level.sure?)
         ]
         parts.compact.join(", ")
       end
 
       # How an eight or a section ends: which foot is free first.
       def ending(body)
-        unsaid = body.weight.source == :choice ? :choice : :unknown
-        free = I18n.t("free_foot.#{body.free_foot || body.weight.value || unsaid}")
-        facing =
-          body.facing.known? ? I18n.t("facing", to: I18n.t("facings")[body.facing.value - 1]) : I18n.t("facing_unknown")
-        [free, facing, I18n.t("levels.#{body.level.value}")]
+        [free_foot(body), facing(body.facing), level(body.level)]
+      end
+
+      def free_foot(body)
+        known = body.weight
+        foot = body.free_foot || known.value
+        return I18n.t("free_foot.supposed", what: I18n.t("free_foot.#{foot}")) if known.source == :supposed
+
+        I18n.t("free_foot.#{foot || (known.source == :choice ? :choice : :unknown)}")
+      end
+
+      def facing(known)
+        return I18n.t("facing_unknown") unless known.known?
+
+        to = I18n.t("facing", to: I18n.t("facings")[known.value - 1])
+        known.source == :supposed ? I18n.t("supposed", what: to) : to
+      end
+
+      def level(known)
+        words = I18n.t("levels.#{known.value}")
+        known.source == :supposed ? I18n.t("supposed", what: words) : words
       end
 
       def line_fault(fault) = I18n.t("steps.line_faults.#{fault.kind}", text: fault.text)

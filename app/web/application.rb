@@ -51,6 +51,7 @@ module App
       register Piece::Routes
       register Steps::Routes # before Structure, whose links/:id/:step would take its paths
       register Joins::Routes
+      register Joins::QuestionRoutes
       register Spacing::Routes
       register Piece::StructureRoutes
       register Piece::SectionRoutes

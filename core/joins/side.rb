@@ -37,7 +37,10 @@ module Core
       # The Piece::Section danced.
       def section = place.section
 
-      # The Movement::LineReader of the section.
+      # The Movement::Vocabulary the section is written in.
+      def vocabulary = @danced.words(section)
+
+      # The Movement::Reader of the section.
       def reader = @danced.reader(section)
 
       # Whether any of its eights has moves.
@@ -185,11 +188,11 @@ module Core
           return Movement::Walk.new(
             [line, *@danced.link_lines(place.link).drop(1)],
             entry: stated,
-            vocabulary: @danced.vocabulary
+            vocabulary:
           ).entry
         end
 
-        Movement::Walk.new([line], from: @from, exit: stated, vocabulary: @danced.vocabulary).exit
+        Movement::Walk.new([line], from: @from, exit: stated, vocabulary:).exit
       end
     end
   end

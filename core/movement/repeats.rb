@@ -54,6 +54,9 @@ module Core
 
         span = span_of(part)
         turned ||= side && first_side(part) && first_side(part) != side
+        once = part.one? && more == 1 && !turned
+        return copy([Times.follow(part.first)], shift(part, span, positions, 0), false) if once
+
         Array.new(more) { |i| copy(part, shift(part, span, positions, i), turned && i.even?) }.flatten
       end
 

@@ -3,8 +3,9 @@
 module Core
   module Movement
     # A known step of the vocabulary and what it does to the body.
-    # weights: where the weight goes, placement by placement, as :lead, :other, :both, :seated or :floor (empty: it
-    # stays). foot: :free when the named foot must be free to do it (a kick), :standing when it is danced on it (a hop).
+    # weights: where the weight goes, placement by placement, as :lead, :other, :both, :seated, :floor, :air, :left or
+    # :right (empty: it stays). foot: :free when the named foot must be free to do it (a kick), :standing when it is
+    # danced on it (a hop), :put when it is set down somewhere, with or without the weight, :rise when the body gets up.
     # turn: eighths to the side it is danced to. level: level after it; needs: level before it. layer: what moves.
     # hands: :take or :drop, what it does with what is named after it (or with `holds`, where the step names it).
     # open: it belongs to the part of the body that is named with it (up, roll, cross); each: danced once on every count

@@ -5,6 +5,19 @@ module Core
     # How often a phrase is danced: "x4", "8 walks", "4 more". What carries the weight goes on with the foot that is
     # free; what leaves it where it is stays on its side.
     class Times
+      STAYS = %w[touch point heel kick hop tendu put].to_set.freeze
+      STEPS = %w[step walk run].freeze
+      SIDED = /(?<![[:alpha:]])(?:starting|start|with|right|left|rt|lt|r|l)(?![[:alpha:]])/i
+      private_constant :STAYS, :STEPS, :SIDED
+
+      # The same once more: with the free foot, where it is danced from foot to foot.
+      def self.follow(move)
+        return move if move.weight == :keep || move.layer != :feet || STAYS.include?(move.step) || move.feet.any?
+
+        left = move.text.gsub(SIDED, " ").squeeze(" ").strip
+        move.with(side: nil, text: left.empty? ? move.text : left)
+      end
+
       # moves: [Move] of the phrase; group: Groups::Group; before: the moves of the line before it; lead: the foot said
       # to begin; odd: whether a step (by its name) changes the weight three times.
       def initialize(moves, group, before, lead: nil, odd: ->(_name) { false })
@@ -70,25 +83,7 @@ module Core
         moves * times
       end
 
-      # The same once more: with the free foot, where it is danced from foot to foot.
-      def follow(move)
-        return move if move.weight == :keep || !steps?(move)
-
-        move.with(side: nil, feet: [].freeze, turn: move.turn, text: plain(move.text))
-      end
-
-      def steps?(move) = move.layer == :feet && !STAYS.include?(move.step) && move.feet.empty?
-      STAYS = %w[touch point heel kick hop tendu put].to_set.freeze
-      STEPS = %w[step walk run].freeze
-      private_constant :STAYS, :STEPS
-
-      def plain(text)
-        left = text.gsub(SIDED, " ").squeeze(" ").strip
-        left.empty? ? text : left
-      end
-
-      SIDED = /(?<![[:alpha:]])(?:starting|start|with|right|left|rt|lt|r|l)(?![[:alpha:]])/i
-      private_constant :SIDED
+      def follow(move) = Times.follow(move)
 
       # "walk walk walk walk R": nobody knows which of them R is, or whether it is the way.
       def lone_side(moves)

@@ -28,14 +28,24 @@ module Core
 
       attr_reader :steps
 
-      # own: further steps; each hides a known one of the same name.
-      def initialize(own: [])
+      # own: further steps; each hides a known one of the same name. meant: what words mean to those who teach,
+      # {teacher => [Step]}.
+      def initialize(own: [], meant: {})
+        @own = own
+        @meant = meant
+        @of = {}
         @steps = [*own, *STYLES.flatten].freeze
         @names = {}
         @exact = @steps.reverse.to_h { |step| [step.name, step] }
         @steps.each { |step| [step.name, *step.aliases].each { |name| name(name, step) } }
         @phrases = {}
         @longest = @names.keys.map(&:split).group_by(&:first).transform_values { |names| names.map(&:size).max }
+      end
+
+      # As one teacher's sections are read.
+      def of(teacher)
+        words = @meant[teacher]
+        words.nil? || words.empty? ? self : @of[teacher] ||= Vocabulary.new(own: [*words, *@own])
       end
 
       # Most phrases remembered at a time.

@@ -79,15 +79,16 @@ module Core
       end
 
       def dance(move, row)
+        @row = row
         step = move.step && @vocabulary.find(move.step)
         before = @state
         case move.kind
         when :free then free(move)
-        when :unknown then unknown(move, row)
+        when :unknown then unknown(move)
         when :step then act(step, move, row) if step
         end
         say(move)
-        doubt(move.doubts, move, row)
+        doubt(move.doubts, move)
         carry(move)
         @steps << Step.new(row:, move:, at: move.at, state: @state) if move.at || @state != before
       end
@@ -120,24 +121,24 @@ module Core
         return unless %i[feet body].include?(move.layer)
 
         set(weight: Known.choice, facing: Known.choice)
-        doubt([:level], move, nil)
+        doubt([:level], move)
       end
 
       # Words nobody knows do nothing to the feet, as far as anybody knows.
-      def unknown(move, row)
+      def unknown(move)
         return unless move.layer == :feet
-        return doubt([:facing], move, row) if seated?
+        return doubt([:facing], move) if seated?
 
         @used = true if @state.weight.value.nil?
-        doubt(move.doubts.empty? ? %i[weight facing level] : [], move, row)
+        doubt(move.doubts.empty? ? %i[weight facing level] : [], move)
       end
 
       # Values that something unknown came after.
-      def doubt(names, move, row)
+      def doubt(names, move)
         names -= %i[weight level] if seated?
         names.each do |name|
           known = @state.public_send(name)
-          @doubts[name] = Doubt.new(row:, move:)
+          @doubts[name] = Doubt.new(row: @row, move:)
           @state = @state.with(name => Known.supposed(known.value)) unless known.source == :choice
         end
       end
@@ -152,13 +153,13 @@ module Core
         turn(move)
         change_level(step, move)
         leave_floor(step)
-        doubt([:weight], move, row) if @unready
+        doubt([:weight], move) if @unready
       end
 
       def turn(move)
         return set(facing: Known.derived(move.facing)) if move.facing
         return if move.turn == 0
-        return doubt([:facing], move, nil) && (@state = @state.with(facing: Known.unknown)) if move.turn.nil?
+        return doubt([:facing], move) && (@state = @state.with(facing: Known.unknown)) if move.turn.nil?
         return if @state.facing.value.nil?
 
         turned = ((@state.facing.value - 1 + move.turn) % 8) + 1

@@ -25,6 +25,9 @@ module Core
         @walks = {}
       end
 
+      # Movement::Vocabulary in which a section is written: its teacher's.
+      def words(section) = @vocabulary.of(section.choreographer)
+
       # [Movement::Line] of a section, one for each of its eights.
       def lines(section) = @lines[section.id] ||= read(section, section.rows)
 
@@ -76,7 +79,7 @@ module Core
       # Reads movement text as this section does; what it read once it knows.
       def reader(section)
         @readers[section.id] ||= Movement::Reader.new(
-          vocabulary: @vocabulary,
+          vocabulary: words(section),
           feel: section.feel.to_sym,
           elsewhere: ->(name, number) { elsewhere(section, name, number) }
         )
@@ -89,7 +92,7 @@ module Core
           plain_lines(link),
           entry: link.section.entry,
           exit: link.section.exit,
-          vocabulary: @vocabulary
+          vocabulary: words(link.section)
         )
       end
 

@@ -88,6 +88,15 @@ module App
             .map { |each| ["#{each.section.name}#{" #{each.place}" if each.place}", each.text] }
         end
 
+        # What is to be looked at in the room: questions that were put off to it, of the sections that are danced.
+        def look
+          pieces.flat_map do |piece|
+            asked = Reading::OpenQuestions.new(piece, Reading::PieceSnapshots.of(piece)).all
+            here = asked.select { |one| one.way == "room" && sections.map(&:id).include?(one.section.id) }
+            here.map { |one| Shared::QuestionWording.new(one.question).look }
+          end
+        end
+
         def starts = pieces.flat_map { |piece| piece_starts(piece) }
 
         private

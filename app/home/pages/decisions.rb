@@ -29,11 +29,12 @@ module App
             .map { |section| [I18n.t("decisions.nobody", name: section.name), @page.path("/sections/#{section.id}")] }
         end
 
-        # Joins that do not fit, that changed since they were agreed, that ask something; at most two of a kind.
+        # Joins that do not fit, and that changed since they were agreed; at most two of a kind. What joins ask goes to
+        # whoever wrote the line.
         def joins = @page.snapshot.memo(:join_decisions) { find_joins }
 
         def find_joins
-          %i[clash changed question].flat_map do |state|
+          %i[clash changed].flat_map do |state|
             @page.standings
               .select { |standing| standing.state == state }
               .uniq { |standing| standing.join.key }

@@ -11,6 +11,7 @@ module App
         def percent = snapshot.memo(:percent) { (progress.total(items) * 100).round }
         def chain = SmallChain.new(self)
         def decisions = @decisions ||= Decisions.new(self).all
+        def questions = Reading::OpenQuestions.new(piece, snapshot).of(member, today)
         def cast_size = snapshot.cast.size
       end
     end

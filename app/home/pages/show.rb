@@ -43,7 +43,24 @@ module App
           @decisions ||= [*proposed_words, *pieces.flat_map { |card| decisions_of(card) }]
         end
 
+        # What the joins ask of this member, those for the next rehearsal first: [Reading::OpenQuestions::One].
+        def questions
+          @questions ||= pieces.flat_map { |card| questions_of(card) }.sort_by.with_index do |one, i|
+            [rehearsed.include?(one.section.id) ? 0 : 1, i]
+          end
+        end
+
         private
+
+        def rehearsed = @rehearsed ||= rehearsal_slots.flat_map(&:section_ids)
+
+        # A piece that cannot be read asks nothing.
+        def questions_of(card)
+          card.questions
+        rescue StandardError => e
+          SemanticLogger["Web"].error("contained: #{card.title}", e)
+          []
+        end
 
         # Words that choreographers propose: the director's to take in.
         def proposed_words

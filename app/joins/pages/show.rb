@@ -42,6 +42,13 @@ module App
         def tick? = Piece::Policy.new(member, piece).tick?
         def history = @history ||= piece.agreements.where(join_key: join.key).order(id: :desc).limit(12).to_a
         def teachers = piece.studio.people.choreographers.order(:name)
+
+        # What this join asks, the most useful first: [Reading::OpenQuestions::One].
+        def questions
+          asking = Core::Joins::Questions.new([held], settled: standing.agreed? ? [join.key] : []).all.map(&:key)
+          Reading::OpenQuestions.new(piece, snapshot).waiting.select { |one| asking.include?(one.key) }
+        end
+
         def same_places = standings.select { |other| other.join.key == join.key && other.index != index }.map(&:index)
 
         # Where to take it from: one eight before the seam, with the music's start.

@@ -89,35 +89,38 @@ module App
           )
         end
 
-        # [[from, to, value], …] of one value of the body along the line.
+        # [[from, to, value, whether it is only supposed], …] of one value of the body along the line.
         def spans(name)
+          before = @before.public_send(name)
           marks =
             [
-              [0, @before.public_send(name).value],
+              [0, before.value, before.source == :supposed],
               *@steps.flat_map { |step| changes(step, name) }
-            ].chunk_while { |a, b| a.last == b.last }.map(&:first)
+            ].chunk_while { |a, b| a.drop(1) == b.drop(1) }.map(&:first)
           marks.each_with_index
-            .map { |(at, value), i| [at, marks[i + 1]&.first || @line.length, value] }
-            .reject { |from, to, _| from == to }
+            .map { |(at, value, supposed), i| [at, marks[i + 1]&.first || @line.length, value, supposed] }
+            .reject { |from, to,| from == to }
         end
 
         # A step with several placements changes the weight at each.
         def changes(step, name)
           known = step.move.step && @vocabulary.find(step.move.step)
-          value = step.state.public_send(name).value
-          return [[step.at, value]] unless name == :weight && known && step.move.places.size > 1
+          state = step.state.public_send(name)
+          value = state.value
+          supposed = state.source == :supposed
+          return [[step.at, value, supposed]] unless name == :weight && known && step.move.places.size > 1
 
           last = step.move.places.size - 1
           step.move.places.each_with_index.map do |place, i|
-            [place, (last - i).even? ? value : { left: :right, right: :left }.fetch(value, value)]
+            [place, (last - i).even? ? value : { left: :right, right: :left }.fetch(value, value), supposed]
           end
         end
 
         def rails
-          spans(:weight).map { |from, to, value| weight(from, to, value) }.join
+          spans(:weight).map { |from, to, value, supposed| weight(from, to, value, supposed) }.join
         end
 
-        def weight(from, to, value)
+        def weight(from, to, value, supposed)
           rows = { left: [RAILS[0]], right: [RAILS[1]], both: RAILS }.fetch(value, [])
           if %i[seated floor].include?(value)
             return Shared::Drawing.text(value.to_s, x: x(from) + 4, y: RAILS[1] - 3, class: "body-word")
@@ -132,7 +135,7 @@ module App
                 width: [x(to) - x(from) - 2, 2].max,
                 height: 6,
                 rx: 3,
-                class: "weight"
+                class: supposed ? "weight is-supposed" : "weight"
               )
             end
             .join
@@ -140,8 +143,12 @@ module App
 
         def facings
           spans(:facing)
-            .map do |from, _, value|
-              value ? face(from, value) : Shared::Drawing.text("?", x: x(from) + 6, y: FACES + 5, class: "body-word")
+            .map do |from, _, value, supposed|
+              if value && !supposed
+                face(from, value)
+              else
+                Shared::Drawing.text("?", x: x(from) + 6, y: FACES + 5, class: "body-word")
+              end
             end
             .join
         end

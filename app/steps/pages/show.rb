@@ -5,7 +5,10 @@ module App
     module Pages
       # One section's eights: the typed line, its moves on their counts, the body under them.
       class Show < Shared::PiecePage
-        Eight = Struct.new(:number, :row, :line, :picture, :start, :at, :faults, keyword_init: true)
+        Eight = Struct.new(:number, :row, :line, :picture, :start, :at, :faults, keyword_init: true) do
+          # What nobody knows of it, as typed: moves and other words.
+          def kept = [*line.moves.select { |move| move.kind == :unknown }.map(&:text), *line.notes].uniq
+        end
         attr_reader :result, :kind
 
         def initialize(section: nil, typed: nil, result: nil, version: nil, **rest)
@@ -84,6 +87,11 @@ module App
           progress_people
             .select { |id| progress.cell(id, Core::Values::ItemKey.section(section.id).to_s).changed }
             .filter_map { |id| people[id]&.name }
+        end
+
+        # What joins ask of this section: [Reading::OpenQuestions::One].
+        def questions
+          Reading::OpenQuestions.new(piece, snapshot).waiting.select { |one| one.section.id == section.id }
         end
 
         def forks = forks_of_piece.select { |fork| fork.section == section.id }

@@ -47,6 +47,9 @@ module App
         end
 
         # A partial: "steps/eight" is app/steps/views/_eight.erb.
+        # A join's question in words. question: Core::Joins::Question.
+        def asked(question) = Shared::QuestionWording.new(question)
+
         def part(name, **locals)
           room, file = name.split("/")
           erb(:"#{room}/_#{file}", layout: false, locals:)

@@ -90,7 +90,7 @@ module Core
         # The first step danced at the start, or nil.
         def first
           move = entering.opening.find { |each| each.kind == :step && each.layer == :feet }
-          move && @vocabulary.find(move.step)
+          move && entering.vocabulary.find(move.step)
         end
 
         def steps_out?

@@ -48,7 +48,7 @@ module Core
           @put = side
           return set(weight: Known.derived(side)) if by_turns && weight.value == other(side)
 
-          @doubts[:weight] = Doubt.new(row: nil, move:)
+          @doubts[:weight] = Doubt.new(row: @row, move:)
           @state = @state.with(weight: Known.supposed(side))
         end
 
@@ -70,7 +70,7 @@ module Core
           return set(weight: Known.derived(:both)) if gestured
 
           foot = @state.free_foot
-          @doubts[:weight] = Doubt.new(row: nil, move:)
+          @doubts[:weight] = Doubt.new(row: @row, move:)
           @state = @state.with(weight: foot ? Known.supposed(foot) : Known.new(value: nil, source: :not_stated))
         end
 
@@ -80,7 +80,7 @@ module Core
         def foot(kind, lead) = kind == :lead ? lead : Lexicon::OTHER[lead]
 
         def place(kind, foot, move, row, index:, supposed:)
-          return set(weight: Known.derived(kind)) if %i[both seated floor].include?(kind)
+          return set(weight: Known.derived(kind)) if %i[both seated floor left right].include?(kind)
           return set(weight: Known.new(value: nil, source: :not_stated)) if kind == :air || foot.nil?
 
           began_on(other(foot)) unless @state.weight.known? || @state.weight.source == :choice || @used

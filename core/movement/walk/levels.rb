@@ -47,7 +47,7 @@ module Core
           return if @state.level.value == :standing && @state.weight.value.nil? && @state.level.sure?
 
           @state = @state.with(weight: Known.supposed(:both))
-          @doubts[:weight] = Doubt.new(row: nil, move: nil)
+          @doubts[:weight] = Doubt.new(row: @row, move: nil)
         end
 
         # A step from a knee stands up; from the floor it must have done, whatever was left out.

@@ -1,0 +1,111 @@
+# frozen_string_literal: true
+
+require_relative "../../bench/all"
+require_relative "../../bench/reading"
+
+# What teachers really type and say, written down with what it means: spec/corpus/everyday.json and
+# everyday_joins.json. Not every line can be right; what must hold are the shares, of the half that the reader was made
+# with and of the half that was kept apart.
+RSpec.describe Core::Movement do
+  def corpus(name) = JSON.parse(File.read(File.expand_path("../corpus/#{name}.json", __dir__)))
+  def halves(cases) = cases.each_slice((cases.size + 1) / 2).to_a
+  def share(marks, mark) = marks.count(mark).fdiv(marks.size)
+
+  def marks(lines, *values)
+    lines.flat_map { |given| Bench::Reading.judge(given, Bench::Reading.ending(given)).values_at(*values) }
+  end
+
+  def verdicts(joins) = joins.map { |given| [given["verdict"], Bench::Reading.verdict(given)] }
+
+  it "understands the everyday, and claims little that is not so" do
+    halves(corpus("everyday")).each do |lines|
+      weight = marks(lines, "weight")
+      all = marks(lines, "weight", "level", "facing")
+      aggregate_failures do
+        expect(share(weight, :right)).to be >= 0.8
+        expect(share(weight, :wrong)).to be <= 0.14
+        expect(share(all, :right)).to be >= 0.85
+        expect(share(all, :wrong)).to be <= 0.09
+      end
+    end
+  end
+
+  it "says of joins what is so, hardly ever that they fit where they do not, and asks seldom" do
+    halves(corpus("everyday_joins")).each do |joins|
+      said = verdicts(joins)
+      known = said.filter_map { |meant, verdict| [meant, verdict] unless meant == "ask" }
+      aggregate_failures do
+        expect(said.count { |meant, verdict| meant == verdict }.fdiv(said.size)).to be >= 0.85
+        expect(said.count { |meant, verdict| verdict == "fits" && meant != "fits" }.fdiv(said.size)).to be <= 0.06
+        expect(said.count { |meant, verdict| verdict == "clash" && meant != "clash" }.fdiv(said.size)).to be <= 0.06
+        expect(known.count { |_, verdict| verdict == "ask" }.fdiv(known.size)).to be <= 0.2
+      end
+    end
+  end
+
+  def ending(text, counts: 8, **facts)
+    described_class::Walk.new(described_class::Reader.new.read(text, counts:), **facts).exit
+  end
+
+  describe "what belongs to whom" do
+    {
+      "a side belongs to the part it stands with" => ["step right, left arm up", :right],
+      "two feet named with one step are one step" => ["cross right over left", :right],
+      "a hip does not step" => ["step L, right hip out", :left],
+      "arms that go up get nobody up" => ["kneel 1-4, arms up 5-8", :floor],
+      "rolling shoulders go nowhere" => ["step R, roll the shoulders", :right],
+      "a correction stands for what was said" => ["step right I mean left", :left],
+      "steps go from foot to foot" => ["walk forward R 1 2 3 4", :left],
+      "as many as are said" => ["four marches starting right", :left],
+      "an amount is no count" => ["hold for 4 counts, step R", :right],
+      "a repeat goes on with the free foot" => ["step touch R, again", :left],
+      "the other side is the other foot" => ["step R, touch L, other side", :left],
+      "an end in words" => ["wiggle, your right foot is free", :left],
+      "both feet in words" => ["step R, feet together", :both],
+      "a side in brackets" => ["stomp stomp (R L)", :left]
+    }.each do |name, (text, weight)|
+      it "#{name}: #{text}" do
+        expect(ending(text).weight.value).to eq weight
+      end
+    end
+  end
+
+  describe "where a value comes from" do
+    it "is only supposed after a word nobody knows, until the next move that settles it" do
+      sources = ["1 step R 2 zigzaggle", "1 step R 2 zigzaggle 3 step L", "1 step R 2 zigzaggle, R free"]
+      weights = sources.map { |text| ending(text).weight }
+      expect(weights.map { |known| [known.value, known.source] }).to eq [
+        %i[right supposed],
+        %i[left derived],
+        %i[left stated]
+      ]
+      expect(ending("1 step R 2 zigzaggle 3 step L").facing.source).to eq :supposed
+      expect(ending("1 step R 2 zigzaggle arms").weight.source).to eq :derived
+    end
+
+    it "is the convention at a start until something turns or lowers, and weight has none" do
+      body = ending("1-8 arms open")
+      expect([body.facing.convention?, body.level.convention?, body.weight.known?]).to eq [true, true, false]
+      expect([ending("1 turn R").facing.known?, ending("1-2 kneel").level.source]).to eq [false, :derived]
+    end
+
+    it "stays the dancer's choice where feet are left free, and seated whatever the feet do" do
+      expect(ending("1 step R 2-8 freestyle").weight.source).to eq :choice
+      seated = ending("seated: step R, step L, arms up 5")
+      expect([seated.weight.value, seated.level.value]).to eq %i[seated seated]
+      expect(ending("seated: clap 1-4, stand up 5 6, step R 7").level.value).to eq :standing
+    end
+  end
+
+  it "keeps every word of what it does not know, and no count before the first" do
+    line = described_class::Reader.new.read("1 weathervane 3 step R (like rain) 5 zig zag").first
+    expect(line.moves.select { |move| move.kind == :unknown }.map(&:text)).to eq ["weathervane", "zig zag"]
+    expect(line.notes).to eq ["like rain"]
+    each_case(60) do |random|
+      texts = corpus("everyday").map { |given| given["text"] }
+      lines = described_class::Reader.new.read(texts.sample(random:), counts: [8, 6, 4].sample(random:))
+      expect(lines.flat_map(&:placed).map(&:at).min.to_i).to be >= -12
+      expect(lines.flat_map(&:moves).filter_map(&:length).min.to_i).to be >= 0
+    end
+  end
+end
