@@ -76,6 +76,9 @@ module App
       # An adult class that is only just split: no music yet, no plan.
       def market
         piece = piece(World::MARKET, World::MARKET_LINES, @monday + 95)
+        piece.sections.each do |section|
+          section.eights.zip(MarketSteps::SECTIONS.fetch(section.name)) { |eight, text| eight.update!(text:) if text }
+        end
         World::MARKET_CAST.each do |name|
           Records::Casting.create!(studio: @studio, piece:, person: @studio.people.create!(name:, adult: true))
         end

@@ -2,7 +2,7 @@
 
 module App
   module Joins
-    # Who may take back what a word means: whose word it is, whoever answered, and the director.
+    # Who may take back what a word means: whose word it is, whoever answered, the assistants and the director.
     class WordMeaningPolicy
       # row: Records::WordMeaning.
       def initialize(member, row)
@@ -13,7 +13,7 @@ module App
       def forget?
         return false unless @member.studio_id == @row.studio_id
 
-        @member.director? || @row.account_id == @member.account_id ||
+        @member.director? || @member.role == "assistant" || @row.account_id == @member.account_id ||
           (!@row.teacher_id.nil? && @row.teacher_id == @member.person_id)
       end
     end

@@ -24,17 +24,21 @@ module Core
         true
       end
 
-      # What is said of the move before it, between commas: "drag left 6 7, no weight". Whether that was so.
-      def beside
+      # What is said of the move before it, between commas: "drag left 6 7, no weight"; open: right behind its counts:
+      # "stand up 5-8 both feet". Whether that was so.
+      def beside(open: false)
         said = @found.moves.first
         at = @moves.rindex { |move| move.kind == :step && move.layer == :feet }
-        return false unless said.kind == :state && at && (said.weight == :keep || said.choice.any?)
+        return false unless at && (of_the_foot?(said) || (open && of_the_end?(said)))
 
         @moves[at] = @moves[at].with(weight: said.weight || @moves[at].weight, choice: @moves[at].choice | said.choice)
         true
       end
 
       private
+
+      def of_the_foot?(said) = said.kind == :state && (said.weight == :keep || said.choice.any?)
+      def of_the_end?(said) = (said.kind == :state || said.step == "feet together") && !said.weight.nil? && said.at.nil?
 
       def sides_only
         return unless @found.moves.any? && @found.moves.all? do |move|

@@ -93,6 +93,7 @@ module Core
       end
 
       def words(segment, at)
+        @behind = at.positive?
         partner = segment[at + 1]
         after = partner&.kind == :counts && (!@first || !%i[words silent].include?(segment[at + 2]&.kind))
         return stated(segment, at) if after && said_only?(segment[at]) && segment[at + 2]

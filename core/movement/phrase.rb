@@ -12,6 +12,7 @@ module Core
                "(?: the| your)*"
       FOOT = "(?<side>right|left)(?: (?:foot|leg|one))?"
       LEAD = /\b(?:#{BEGINS} #{FOOT}(?: first)?|#{FOOT} (?:first|starts|start|leads|begins))\b(?! \w* ?(?:arm|hand))/
+      ROW_OF_SIDES = /(?:[\s,]+(?:right|left|rt|lt|lft|r|l)(?![[:alpha:]]))+\s*\z/i
       FREE_FEET = %i[weight].freeze
 
       include Stated
@@ -51,10 +52,21 @@ module Core
         @facts = { entry: {}, exit: {} }
         return Found.new(moves: [], **@facts, lead: @lead, note: true) if advice?(folded)
 
+        hand_out(@acts)
         moves = @acts.each_with_index.flat_map { |act, i| build(act, text(act, i)) }
         moves = moves.compact
         moves = with_statements(moves)
         Found.new(moves:, **@facts, lead: @lead, note: moves.empty?)
+      end
+
+      # "walk walk R L": as many feet as there are steps, one for each.
+      def hand_out(acts)
+        acts.chunk_while { |one, two| one.step == two.step && one.foot? && two.foot? }.each do |alike|
+          *others, last = alike
+          next unless others.any? && others.all? { |act| act.sides.empty? } && last.sides.size == alike.size
+
+          alike.zip(last.sides) { |act, side| act.sides = [side] }
+        end
       end
 
       # Words about how it is danced.
@@ -78,18 +90,27 @@ module Core
 
         sides = sides_of(act)
         repeats(act.step, sides).each_with_index.map do |own, i|
-          shown = own.size < sides.size && (i.positive? || plain?(act)) ? named(act.step, own) : text
-          one(act, own, shown)
+          one(act, own, own.size < sides.size ? apart(act, own, i, text) : text)
         end
+      end
+
+      # The words of one of several steps that were said as one.
+      def apart(act, own, index, text)
+        return named(act.step, own) if index.positive? || plain?(act)
+
+        text.sub(ROW_OF_SIDES, " #{own.first == :right ? 'R' : 'L'}")
       end
 
       def sides_of(act)
         sides = act.sides
-        sides = [@last] if sides.empty? && act.it && @last && act.step.foot?
+        sides = [@last] if sides.empty? && @last && its?(act)
         return sides unless act.on && act.step.foot == :free && act.step.weights.empty?
 
         sides.map { |side| Lexicon::OTHER.fetch(side) }
       end
+
+      # "kick L, put it down", "step on it": the foot. What is put down after anything else is in the hands.
+      def its?(act) = act.it && act.step.foot? && (act.step.foot != :put || @after == :gesture)
 
       def upper(act, text)
         name = act.step&.name || Lexicon::GENERIC.fetch(act.layer)

@@ -17,7 +17,7 @@ module RouteWorld
   # What an :id stands for under a piece.
   UNDER = { "ticks" => "entry", "links" => "link", "sections" => "section", "groups" => "group", "plans" => "plan",
             "names" => "word", "slots" => "slot", "corrections" => "correction", "told" => "told",
-            "offers" => "offer" }.freeze
+            "offers" => "offer", "words" => "meaning" }.freeze
 
   # A concrete path of the studio for each pattern.
   def path_for(pattern)
@@ -63,7 +63,10 @@ module RouteWorld
         "offer" => make_offer.id,
         "group" => piece.groups.first.id,
         "correction" => piece.sections.first.corrections.create!(studio:, text: "soft knees", by_name: "M").id,
-        "word" => studio.own_steps.create!(name: "wiggle", like: "hip").id
+        "word" => studio.own_steps.create!(name: "wiggle", like: "hip").id,
+        "meaning" => studio.word_meanings.create!(
+          word: "zigzag", effect: "left", teacher:, by_name: "M", created_at: NOW
+        ).id
       )
     end
   end

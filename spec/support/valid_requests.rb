@@ -25,6 +25,15 @@ module ValidRequests
   def stranger_row = studio.people.find_or_create_by!(name: "Some One")
   def other_teacher = studio.people.find_or_create_by!(name: "Mirela") { |person| person.teaches = true }
   def slots_now = piece.latest_plan.slots.order(:id)
+
+  # Something that a join asks: what a word does.
+  def question
+    section.eights.last.update!(text: "1-8 weathervane")
+    piece.touch
+    App::Reading::PieceSnapshots.clear
+    App::Reading::OpenQuestions.new(piece, App::Reading::PieceSnapshots.of(piece)).waiting.first
+  end
+
   def eights = section.eights.to_h { |eight| [eight.position.to_s, { "counts" => "8", "text" => "1 step R" }] }
 
   FORMS = {
@@ -86,6 +95,8 @@ module ValidRequests
     end,
     "/pieces/:piece/joins/:index/agree" => -> { { "words" => "left foot free" } },
     "/pieces/:piece/joins/:index/owner" => -> { { "owner" => other_teacher.id.to_s, "note" => "in canon" } },
+    "/pieces/:piece/settle" => -> { { "question" => question.key, "answer" => "left" } },
+    "/pieces/:piece/words/:id/forget" => -> { {} },
     "/pieces/:piece/ends/:which" => -> { { "pose" => "low, back to back", "weight" => "left" } },
     "/pieces/:piece/sections/:id/parts" => lambda do
       {

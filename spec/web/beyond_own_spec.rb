@@ -27,14 +27,14 @@ RSpec.describe "beyond one's own", :web do
 
   describe "words" do
     before do
-      write(walk, "1 step R", "1 wiggle")
+      write(walk, "1 step R", "1 whizzle")
       write(spiral, "1 pivot 3 clap", "1 clap")
     end
 
     it "of a choreographer that only their own lines read otherwise hold at once" do
-      add "wiggle", "hip"
-      expect(studio.own_steps.accepted.pluck(:name)).to eq ["wiggle"]
-      expect(text(names)).to include "“wiggle” is understood as hip from now on"
+      add "whizzle", "hip"
+      expect(studio.own_steps.accepted.pluck(:name)).to eq ["whizzle"]
+      expect(text(names)).to include "“whizzle” is understood as hip from now on"
     end
 
     it "that others' lines read otherwise, or of a step everybody knows, are proposed, and change nothing until then" do
@@ -59,7 +59,7 @@ RSpec.describe "beyond one's own", :web do
     end
 
     it "are taken out by the director where others' lines read otherwise without them" do
-      mine = studio.own_steps.create!(name: "wiggle", like: "hip", account_id: odalys.account_id)
+      mine = studio.own_steps.create!(name: "whizzle", like: "hip", account_id: odalys.account_id)
       others = studio.own_steps.create!(name: "clap", like: "jump", account_id: odalys.account_id)
       foreign = studio.own_steps.create!(name: "zip", like: "hip", account_id: director.account_id)
       [mine, others, foreign].each { |word| send_form "#{names}/#{word.id}/delete", {} }

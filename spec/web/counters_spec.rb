@@ -52,6 +52,12 @@ RSpec.describe App::Reading::PieceSnapshots, :web do
         )
       end,
       "join_facts" => -> { piece.join_facts.create!(studio_id: studio.id, join_key: "j1-2", note: "soft") },
+      "asides" => lambda do
+        piece.asides.create!(studio_id: studio.id, question: "w:1:whirr", way: "room", by_name: "D", created_at: NOW)
+      end,
+      "word_meanings" => lambda do
+        studio.word_meanings.create!(word: "whirr", effect: "left", by_name: "D", created_at: NOW)
+      end,
       "formations" => lambda do
         piece.formations.create!(studio_id: studio.id, link_id: piece.links.first.id, moment: "entry")
       end,
@@ -79,7 +85,7 @@ RSpec.describe App::Reading::PieceSnapshots, :web do
       holding = ActiveRecord::Base.connection.tables.select do |table|
         columns = ActiveRecord::Base.connection.columns(table).map(&:name)
         columns.intersect?(%w[piece_id section_id formation_id group_id link_id]) ||
-          %w[people own_steps].include?(table)
+          %w[people own_steps word_meanings].include?(table)
       end
       aside = %w[ledger_entries learning_states plans plan_offers corrections teachings]
       expect(holding - aside - ways.keys).to be_empty

@@ -40,9 +40,9 @@ RSpec.describe App::Shared::JoinWording do
       said(:facing, back, typed("Drift", "1 step L", entry: { facing: 1 })).first
     ).to eq "Smoke ends: back. Drift starts: front, with 0 counts between."
     expect(said(:facing, back, typed("Drift", "1 step L"))).to eq [
-      "Smoke ends: back. Drift starts: not stated (front is supposed).",
+      "Smoke ends: back. Drift starts: not stated (front, as everybody starts).",
       "back",
-      "not stated (front is supposed)"
+      "not stated (front, as everybody starts)"
     ]
     expect(said(:facing, typed("Smoke", "1-8 freestyle"), typed("Drift", "1 step L"))[1]).to eq "as the dancer likes"
     expect(

@@ -16,15 +16,18 @@ module App
         def run
           @piece.alone(:editing) do
             row = @piece.asides.find_or_initialize_by(question: @one.key)
-            next Shared::Result.ok(row.destroy!) if @way.nil? && row.persisted?
-            next Shared::Result.ok if @way.nil?
-
-            row.update!(
-              studio_id: @piece.studio_id, way: @way, account_id: @account.id, by_name: @account.name,
-              created_at: Shared::Clock.now
-            )
+            @way ? keep(row) : row.persisted? && row.destroy!
             Shared::Result.ok
           end
+        end
+
+        private
+
+        def keep(row)
+          row.update!(
+            studio_id: @piece.studio_id, way: @way, account_id: @account.id, by_name: @account.name,
+            created_at: Shared::Clock.now
+          )
         end
       end
     end

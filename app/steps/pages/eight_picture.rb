@@ -52,8 +52,7 @@ module App
 
         def words
           placed = @line.placed.sort_by(&:at)
-          said = placed.each_with_index.map { |move, i| word(move, placed[i + 1]) }
-          said.join + loose
+          placed.each_with_index.map { |move, i| word(move, placed[i + 1]) }.join
         end
 
         def word(move, later)
@@ -74,19 +73,6 @@ module App
           return (((at / 12) + @line.called - 1) % [@line.counts, 8].max) + 1 if (at % 12).zero?
 
           { 3 => "e", 6 => "&" }.fetch(at % 12, "a")
-        end
-
-        # Moves whose counts are not set yet stand at the end, in their order.
-        def loose
-          return "" if @line.loose.empty?
-
-          Shared::Drawing.text(
-            I18n.t("steps.not_set", moves: @line.loose.map(&:text).join(", ")),
-            x: WIDTH - 6,
-            y: WORDS,
-            text_anchor: "end",
-            class: "loose"
-          )
         end
 
         # [[from, to, value, whether it is only supposed], …] of one value of the body along the line.

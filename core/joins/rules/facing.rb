@@ -19,7 +19,7 @@ module Core
 
         # A turn in, or the entering eight faced as the other leaves: [[Mend, Seam as it would be], …].
         def mends(finding)
-          left = leaving.body.facing.value
+          left = leaving.body.facing.value if leaving.body.facing.sure?
           right = entering.body.facing.value
           if finding.question?
             return [

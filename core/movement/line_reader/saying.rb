@@ -34,7 +34,9 @@ module Core
           return without_moves(group, found) if found.moves.empty? || label?(group, found)
           return @only = found.moves.first.layer if group.label && found.moves.all? { |move| generic?(move) }
 
-          dance(group, found, positions) unless found.moves.size == 1 && Bracketed.new(@moves, found).beside
+          return if found.moves.size == 1 && Bracketed.new(@moves, found).beside(open: positions.empty? && @behind)
+
+          dance(group, found, positions)
         end
 
         def without_moves(group, found)
