@@ -98,6 +98,7 @@ module Core
 
       def begin_step(step, element)
         put_sides if @sides.any? && step.name == "close" && element.size == 1 && element.word != "close"
+        step = @vocabulary.find("lift") if @noun == "leg" && step.name == "slide"
         start(element, step:, sides: own_sides, noun: @noun)
         @noun = nil
       end
@@ -123,9 +124,15 @@ module Core
         way = element.word
         return put_foot(element) if @sides.any? && !verb_next?
 
-        return current.step = @vocabulary.find("get up") if way == "up" && current&.step&.level == :floor
+        return rise_from(current) if way == "up" && current&.step&.level == :floor
 
         current ? current.ways += [way] : @ways += [way]
+      end
+
+      # "spiral up", "roll up from the floor".
+      def rise_from(act)
+        act.doubts += act.step.doubts
+        act.step = @vocabulary.find("get up")
       end
 
       def take_amount(element)

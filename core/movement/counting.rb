@@ -21,6 +21,7 @@ module Core
       HOW_OFTEN = /\A(?:times|x|xs|counts?|cts?|beats?|more)\z/
       DEFINITE = %w[the each this that other].freeze
       WALKS = %w[walk march run strut step walks marches runs].freeze
+      AFTER_STEPS = %w[start starting then and to forward back backwards around in toward towards].freeze
       WAYS = %w[forward fwd back backward backwards bk on the spot].freeze
       SINGULAR = /\A(?:foot|leg|knee|arm|hand|more|another|shoulder|side|last|big|at|by|after|of|is|goes|behind|in)\z/
 

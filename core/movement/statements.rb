@@ -52,9 +52,9 @@ module Core
                   "(?:jump|land|hop|end|finish|stop|put|place|bring) (?:your )?both feet(?: down| together| back)?|" \
                   "\\A(?:and |then |with |your )*(?:both|two|2) (?:feet|legs)" \
                   "(?: (?:on the floor|together|apart|in|down|flat))*\\z|(?:with |and |bring |put |your |the )*" \
-                  "feet (?:tog|together|apart|wide|parallel|side by side|joined|shoulder width|hip width)(?: apart)?)",
+                  "feet (?:tog|together|apart|wide|parallel|side by side|joined|shoulder width|hip width)(?: apart)?(?: (?:left|right)\\z)?)",
         position: "(?:(?:in|to|into|finish|close|closes|closed|closing|hold|land|lands|behind|front) )+" \
-                  "(?:a |the |your )?(?:first|second|fifth|parallel|1st|2nd|5th)(?: position)?" \
+                  "(?:a |the |your )?(?:first|second|fourth|fifth|parallel|1st|2nd|4th|5th)(?: position)?" \
                   "(?! (?:time|one|half|group))|" \
                   "(?:first|second|fifth) (?:position|(?=plie|demi|grand|releve|hold))",
         choice: "(?:either|any|whatever|whichever|own) (?:foot|feet|leg|legs|steps|footwork)|(?:foot|feet|steps|legs|" \
@@ -77,7 +77,7 @@ module Core
         none: /weight/, given: /weight/, weight: /weight/, free: /free/, free_foot: /free/, ended: /end|finish/,
         stands: /\b(?:on|onto|over) .*(?:left|right|both|it\b)/, lands: /land/, on_leg: /on /,
         together: /feet|both|two|2/,
-        position: /first|second|fifth|parallel|1st|2nd|5th/, choice: /feet|foot|legs?\b|steps|footwork/,
+        position: /first|second|fo?u?rth|fifth|parallel|\d(?:st|nd|th)/, choice: /feet|foot|legs?\b|steps|footwork/,
         away: /back|away/, facing: /fac/, level: /seat|sit|sat|kneel|lying|laying/, on_feet: /your feet/
       }.freeze
       private_constant :DET, :SIDE, :FOOT, :NOT_FEET, :ENDS, :STAYS, :IS, :FACES, :PATTERNS, :SIGNS
@@ -128,7 +128,13 @@ module Core
       def said_lands(match, _text) = { weight: foot(match) }
       def said_on_leg(match, _text) = { weight: foot(match) }
       def said_together(_match, _text) = { weight: :both }
-      def said_position(_match, text) = text.match?(/\b(?:arms?|hands?)\b/) ? nil : { weight: :both }
+      # Fourth position bears on one foot or on both.
+      def said_position(match, text)
+        return if text.match?(/\b(?:arms?|hands?)\b/)
+
+        { weight: match[0].match?(/fourth|4th/) ? :open : :both }
+      end
+
       def said_choice(_match, _text) = { choice: true }
       def said_away(_match, _text) = { facing: 5 }
 

@@ -26,6 +26,7 @@ module Core
 
         def name_unknown(step)
           current.step = step
+          current.noun ||= current.unknown.last
           current.unknown = []
         end
 

@@ -62,7 +62,7 @@ module Core
           walked && given != @last + 1 && given > 1 && ends_here?
         end
 
-        def ends_here? = token(1).nil? || token(1).kind == :comma || %w[start starting then and].include?(value(1))
+        def ends_here? = token(1).nil? || token(1).kind == :comma || AFTER_STEPS.include?(value(1))
 
         def amount_or_word(given)
           return amount(given) if steps_before?(given)

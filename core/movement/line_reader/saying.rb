@@ -96,6 +96,7 @@ module Core
           at = @moves.rindex { |move| move.kind == :step && move.layer == :feet }
           return @lead = side if at.nil? || @moves[at].side
 
+          at -= 1 while at.positive? && @moves[at - 1].step == @moves[at].step && @moves[at - 1].side.nil?
           @moves[at] = @moves[at].with(side:)
         end
 

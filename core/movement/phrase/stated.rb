@@ -18,6 +18,8 @@ module Core
 
         # Said of the beginning or of the end of the line.
         def edge(said, moves)
+          return false if said.weight == :open
+
           values = { weight: said.weight, facing: (said.facing unless said.facing == :open) }.compact
           if said.ending
             @facts[:exit].merge!(values)
@@ -60,12 +62,14 @@ module Core
           text = @words[said.at, said.size].map(&:last).uniq.map { |i| @tokens[i].text }.join(" ")
           return Move.new(text:, kind: :step, step: "face", layer: :body) if said.facing
           return Move.new(text:, kind: :step, step: "feet together") if said.weight == :both
+          return Move.new(text:, kind: :hold, step: "hold") if said.weight == :open
 
           Move.new(text:, kind: :state)
         end
 
         def stated(move, said)
           return move.with(choice: FREE_FEET) if said.choice
+          return move.with(doubts: move.doubts | [:weight]) if said.weight == :open
 
           weight = weight_of(move, said)
           move = move.with(weight:) if weight

@@ -5,6 +5,9 @@ module Core
     class Walk
       # Where the weight goes: gestures, steps, feet that are put somewhere, closes.
       module Feet
+        # Steps that take the weight or not, where their foot is not said.
+        UNSURE = ["stamp", "change weight"].freeze
+
         private
 
         # A kick or touch needs its foot free: the weight must be on the other.
@@ -56,7 +59,7 @@ module Core
           return close(move) if step.name == "close" && move.side.nil? && move.feet.empty?
 
           lead = lead(step, move)
-          supposed = move.side.nil? && move.feet.empty? && @state.weight.source == :supposed
+          supposed = move.side.nil? && move.feet.empty? && (!@state.weight.sure? || UNSURE.include?(step.name))
           step.weights.each_with_index do |kind, i|
             place(kind, move.feet[i] || foot(kind, lead), move, row, index: i, supposed:)
           end
