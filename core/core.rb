@@ -64,6 +64,7 @@ require_relative "movement/fork"
 require_relative "movement/names"
 require_relative "movement/finding_writer"
 
+require_relative "joins/checking"
 require_relative "piece/row"
 require_relative "piece/part"
 require_relative "piece/section"

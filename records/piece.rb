@@ -18,6 +18,8 @@ module Records
         "width" => 12.0,
         "depth" => 9.0
       },
+      "checked_for" => Core::Joins::Checking::CHOICES.map(&:to_s),
+      "steady_words" => false,
       "opening" => {},
       "ending" => {}
     }.freeze

@@ -61,6 +61,12 @@ module App
           say t(params["withdraw"] ? "joins.taken_back" : "joins.agreed", count: result.value)
           redirect "/pieces/#{piece.id}/joins/#{shown.index}"
         end
+        app.allow :director, post: "/pieces/:piece/joins/checking", takes: Shapes::CHECKING do
+          permit Piece::Policy, piece, :direct?
+          Actions::SaveChecking.new(piece, params).run
+          say t("joins.checking.saved")
+          redirect "/pieces/#{piece.id}/joins#checking"
+        end
         app.allow :director, post: "/pieces/:piece/joins/:index/owner", takes: Shapes::FACTS do
           permit Piece::Policy, piece, :direct?
           shown = found_page(Pages::Show, index: number(params["index"]))

@@ -7,6 +7,9 @@ module App
       MEND = { n: :text, state: :text, here: :text, lock_version: :whole }.freeze
       AGREEMENT = { words: :text, withdraw: :text, seen: :text }.freeze
       ANSWER = { question: :text, answer: :text, back: :text, lock_version: :whole }.freeze
+      CHECKING = {
+        was: :text, steady: :text, **Core::Joins::Checking::CHOICES.to_h { |state| [state, :text] }
+      }.freeze
       FACTS = { owner: :text, note: :text, was: :text }.freeze
       ENDS = {
         was: :text,

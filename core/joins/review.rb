@@ -39,7 +39,7 @@ module Core
 
       def examine(join, bpm, metres)
         seam = Seam.of(join, @danced, bpm:, metres:, others: others(join))
-        found = Examination.new(seam, vocabulary: @vocabulary).findings
+        found = Examination.new(seam, vocabulary: @vocabulary, rules:).findings
         [seam, join.loop? ? tried_whole(found, join) : found]
       end
 
@@ -54,10 +54,13 @@ module Core
         found =
           Examination.new(
             Seam.of(Sequence.new(work.order).after(join.index), Piece::Danced.new(work, vocabulary: @vocabulary)),
-            vocabulary: @vocabulary
+            vocabulary: @vocabulary,
+            rules:
           ).findings
         found.none? { |finding| finding.state == state && !finding.fits? }
       end
+
+      def rules = @rules ||= @work.checking.rules(Examination::RULES)
 
       # The same findings at another place: mends name the links there.
       def at_home(findings, seam, join)

@@ -24,6 +24,9 @@ module Core
       # Counts after the last leaving move and before the first entering one (Rational), for whoever has fewest.
       def counts = @counts ||= leaving.free_counts + entering.free_counts + spare
 
+      # Whether words nobody knows never change the feet in this piece.
+      def steady? = leaving.steady?
+
       # Leaves of each group that dances both: {group => counts before the link's end at which it is done}.
       def early
         parts = leaving.section.parts

@@ -40,6 +40,9 @@ module Core
       # The Movement::Vocabulary the section is written in.
       def vocabulary = @danced.words(section)
 
+      # Whether words nobody knows never change the feet in this piece.
+      def steady? = @danced.steady?
+
       # The Movement::Reader of the section.
       def reader = @danced.reader(section)
 
@@ -63,9 +66,7 @@ module Core
 
       # Counts after the last move (leaving) or before the first (entering). A written hold fills its counts; silent,
       # empty and free counts do not.
-      def free_counts
-        @free_counts ||= @edge == :exit ? after_last : before_first
-      end
+      def free_counts = @free_counts ||= @edge == :exit ? after_last : before_first
 
       # Counts by which the last move goes on past its line, or (entering) by which the first comes early; twelfths.
       def spill
@@ -187,12 +188,11 @@ module Core
         if @edge == :entry
           return Movement::Walk.new(
             [line, *@danced.link_lines(place.link).drop(1)],
-            entry: stated,
-            vocabulary:
+            entry: stated, vocabulary:, steady: @danced.steady?
           ).entry
         end
 
-        Movement::Walk.new([line], from: @from, exit: stated, vocabulary:).exit
+        Movement::Walk.new([line], from: @from, exit: stated, vocabulary:, steady: @danced.steady?).exit
       end
     end
   end

@@ -13,7 +13,8 @@ module Core
       FACTS = /later|meet|together|ends?\s/i
       CHAIR = "(?:wheel)?chairs?"
       SEATED = /\A\s*\(?(?:all\s|everyone\s|stay\s|still\s)?(?:(?:seated|#{CHAIR}|wheels|chair\sdance|
-        (?:in|on)\s(?:your\s|the\s|a\s)?#{CHAIR})\s*[:,]|wheelchairs?\b|chair\susers\b|(?:in|from)\s(?:your|the)\s#{CHAIR}\b|
+        (?:in|on)\s(?:your\s|the\s|a\s)?#{CHAIR})\s*[:,]|wheelchairs?\b|chair\susers\b|
+        (?:in|from)\s(?:your|the)\s#{CHAIR}\b|
         (?=.*\bwheels\b))/ix
       VERSION = /\A(?:for )?(?<kind>std|standing|seated|sitting|chairs?|wheelchairs?)\b\s*:?\s*/i
       private_constant :ENDS, :FOOTED, :LATER, :MEET, :FACTS, :CHAIR, :SEATED, :VERSION

@@ -150,7 +150,12 @@ module Core
 
       # Who goes round somewhere may face anywhere.
       def astray(act)
-        %w[walk run skip gallop].include?(act.step.name) && act.ways.intersect?(%w[round around upstage]) ? [:facing] : []
+        if %w[walk run skip
+              gallop].include?(act.step.name) && act.ways.intersect?(%w[round around upstage])
+          [:facing]
+        else
+          []
+        end
       end
 
       # "jump L": to the left, or onto it; "R knee": up, or only bent.

@@ -52,7 +52,8 @@ module Core
                   "(?:jump|land|hop|end|finish|stop|put|place|bring) (?:your )?both feet(?: down| together| back)?|" \
                   "\\A(?:and |then |with |your )*(?:both|two|2) (?:feet|legs)" \
                   "(?: (?:on the floor|together|apart|in|down|flat))*\\z|(?:with |and |bring |put |your |the )*" \
-                  "feet (?:tog|together|apart|wide|parallel|side by side|joined|shoulder width|hip width)(?: apart)?(?: (?:left|right)\\z)?)",
+                  "feet (?:tog|together|apart|wide|parallel|side by side|joined|shoulder width|hip width)" \
+                  "(?: apart)?(?: (?:left|right)\\z)?)",
         position: "(?:(?:in|to|into|finish|close|closes|closed|closing|hold|land|lands|behind|front) )+" \
                   "(?:a |the |your )?(?:first|second|fourth|fifth|parallel|1st|2nd|4th|5th)(?: position)?" \
                   "(?! (?:time|one|half|group))|" \
@@ -128,6 +129,7 @@ module Core
       def said_lands(match, _text) = { weight: foot(match) }
       def said_on_leg(match, _text) = { weight: foot(match) }
       def said_together(_match, _text) = { weight: :both }
+
       # Fourth position bears on one foot or on both.
       def said_position(match, text)
         return if text.match?(/\b(?:arms?|hands?)\b/)

@@ -16,7 +16,9 @@ module Core
       include Levels
 
       # entry, exit: what is stated of the edges; from: a Body to begin with instead.
-      def initialize(lines, entry: {}, exit: {}, from: nil, vocabulary: Vocabulary::DEFAULT)
+      # steady: words nobody knows never change the feet.
+      def initialize(lines, entry: {}, exit: {}, from: nil, vocabulary: Vocabulary::DEFAULT, steady: false)
+        @steady = steady
         @lines = lines
         @vocabulary = vocabulary
         typed = from ? {} : lines.first&.entry.to_h
@@ -47,6 +49,7 @@ module Core
       # Changes values of the body; what is known again is in doubt no longer.
       def set(**values)
         values.each { |name, known| @doubts.delete(name) unless known.source == :supposed }
+        @doubts.delete(:words) if values[:weight] && values[:weight].source != :supposed
         @state = @state.with(**values)
       end
 
@@ -128,6 +131,9 @@ module Core
       def unknown(move)
         return unless move.layer == :feet
         return doubt([:facing], move) if seated?
+
+        @doubts[:words] = Doubt.new(row: @row, move:)
+        return doubt([:level], move) if @steady && move.doubts.empty?
 
         @used = true if @state.weight.value.nil?
         doubt(move.doubts.empty? ? %i[weight facing level] : [], move)

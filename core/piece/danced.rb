@@ -28,6 +28,9 @@ module Core
       # Movement::Vocabulary in which a section is written: its teacher's.
       def words(section) = @vocabulary.of(section.choreographer)
 
+      # Whether words nobody knows leave the feet alone.
+      def steady? = @work.checking.steady
+
       # [Movement::Line] of a section, one for each of its eights.
       def lines(section) = @lines[section.id] ||= read(section, section.rows)
 
@@ -92,7 +95,8 @@ module Core
           plain_lines(link),
           entry: link.section.entry,
           exit: link.section.exit,
-          vocabulary: words(link.section)
+          vocabulary: words(link.section),
+          steady: steady?
         )
       end
 

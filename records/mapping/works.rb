@@ -55,10 +55,15 @@ module Records
         sections = @piece.sections.to_a
         built = sections.to_h { |section| [section.id, section(section)] }
         Score::Work.new(title: @piece.title, track: track, groups: @piece.groups.map { |group| [group.id, group.name] },
-                        sections: built.values, links: @piece.links.map { |link| link(link, built) })
+                        sections: built.values, links: @piece.links.map { |link| link(link, built) }, checking:)
       end
 
       private
+
+      def checking
+        states = Core::Joins::Checking::CHOICES.select { |each| @piece.setting("checked_for").include?(each.to_s) }
+        Core::Joins::Checking.new(states:, steady: @piece.setting("steady_words"))
+      end
 
       def track
         track = @piece.track or return Core::Music::Track.new

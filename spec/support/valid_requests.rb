@@ -95,6 +95,7 @@ module ValidRequests
     end,
     "/pieces/:piece/joins/:index/agree" => -> { { "words" => "left foot free" } },
     "/pieces/:piece/joins/:index/owner" => -> { { "owner" => other_teacher.id.to_s, "note" => "in canon" } },
+    "/pieces/:piece/joins/checking" => -> { { "facing" => "1", "level" => "1", "steady" => "1" } },
     "/pieces/:piece/settle" => -> { { "question" => question.key, "answer" => "left" } },
     "/pieces/:piece/words/:id/forget" => -> { {} },
     "/pieces/:piece/ends/:which" => -> { { "pose" => "low, back to back", "weight" => "left" } },

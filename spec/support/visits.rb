@@ -30,6 +30,7 @@ module Visits
     %r{\A(/pieces/\d+/joins)/\d+/owner\z} => ->(path) { path.delete_suffix("/owner") },
     %r{\A(/pieces/\d+)/ends/\w+\z} => '\1/joins',
     %r{\A(/people/\d+)/visits\z} => '\1',
+    %r{\A(/pieces/\d+/joins)/checking\z} => '\1',
     %r{\A(/rehearsals/\d+)/register\z} => '\1/call-sheet',
     %r{\A(/settings)\z} => '\1',
     %r{\A(/pieces/\d+)/floor\z} => '\1/spacing?at=1'

@@ -28,6 +28,16 @@ module App
           open.map { |state| I18n.t("joins.summary.#{state}", count: counts[state]) }.join(" · ")
         end
 
+        def checking = @checking ||= CheckingForm.of(piece)
+
+        # "Free foot, Facing, Level"
+        def checked_for
+          states = CheckingForm::STATES.select { |state| checking.value(state) == "1" }
+          return I18n.t("joins.checking.nothing") if states.empty?
+
+          states.map { |state| I18n.t("joins.states.#{state}") }.join(", ")
+        end
+
         def group_names = @group_names ||= piece.groups.to_h { |group| [group.id, group.name] }
         def picked = at&.end_with?("j") ? at.to_i : nil
 
@@ -42,7 +52,13 @@ module App
           return agreed_line(standing.agreement) if standing.agreed?
 
           worst = standing.open.max_by { |finding| Core::Joins::Finding::VERDICTS.index(finding.verdict) }
-          worst ? wording(standing).sentence(worst) : I18n.t("joins.fits_line")
+          worst ? wording(standing).sentence(worst) : fits_line(standing)
+        end
+
+        # "Both sides fit", and what that hangs on.
+        def fits_line(standing)
+          hangs = standing.held.findings.any? { |finding| finding.facts[:if_words] }
+          I18n.t(hangs ? "joins.fits_if_words" : "joins.fits_line")
         end
 
         def agreed_line(row)

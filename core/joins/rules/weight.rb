@@ -10,7 +10,7 @@ module Core
         def finding
           left = leaving.body.weight
           right = entering.body.weight
-          found(:weight, verdict(left, right), left, right, facts: doubted(:weight))
+          found(:weight, verdict(left, right), left, right, facts: { **doubted(:weight), **words })
         end
 
         # A weight change, a touch, another start, the other side: [[Mend, Seam as it would be], …].
@@ -25,11 +25,17 @@ module Core
 
         def verdict(left, right)
           return :fits if [left.value, right.value].include?(:seated)
-          return :question if entering.unknown && leaving.written? && !both?(left)
+          return :question if entering.unknown && !seam.steady? && leaving.written? && !both?(left)
           return :fits unless OTHER.key?(right.value)
           return left.value == right.value || !OTHER.key?(left.value) ? :fits : :clash if left.sure?
 
           leaving.written? && entering.first_foot? ? :question : :fits
+        end
+
+        # What it hangs on, where words nobody knows are taken to leave the feet alone.
+        def words
+          doubt = leaving.doubt(:words) if seam.steady?
+          doubt ? { if_words: doubt.move.text } : {}
         end
 
         # Whatever comes, it can come.

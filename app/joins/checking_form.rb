@@ -1,0 +1,20 @@
+# frozen_string_literal: true
+
+module App
+  module Joins
+    # What a piece's joins are checked for.
+    module CheckingForm
+      STATES = Core::Joins::Checking::CHOICES.map(&:to_s).freeze
+
+      module_function
+
+      # {state => "1" or nil, "steady" => "1" or nil}; sent: the parameters, or nil.
+      def of(piece, sent = nil)
+        now = STATES.to_h { |state| [state, piece.setting("checked_for").include?(state) ? "1" : nil] }
+        now["steady"] = piece.setting("steady_words") ? "1" : nil
+        given = sent && now.keys.to_h { |name| [name, sent[name] == "1" ? "1" : nil] }
+        Shared::OpenForm.new(now, sent: given && { **given, "was" => sent["was"] })
+      end
+    end
+  end
+end

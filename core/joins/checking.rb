@@ -1,0 +1,20 @@
+# frozen_string_literal: true
+
+module Core
+  module Joins
+    # What the joins of a piece are checked for: not every class needs feet. Counts, groups, tempo and repeats always
+    # are; those of CHOICES as they are chosen. steady: words nobody knows never change the feet.
+    class Checking < Values::Value.of(states: %i[weight facing level place hands].freeze, steady: false)
+      CHOICES = %i[weight facing level place hands].freeze
+
+      # Of rules (classes of Rules), those that are looked at.
+      def rules(all)
+        left_out = CHOICES - states
+        all.reject { |rule| left_out.include?(STATES[rule.name.split("::").last]) }
+      end
+
+      STATES = CHOICES.to_h { |state| [state.to_s.capitalize, state] }.freeze
+      private_constant :STATES
+    end
+  end
+end
