@@ -7,10 +7,15 @@ module Core
     #
     #   Version.new(kind: "seated", eights: { 1 => "1-8 wheel" }).of(section).counts == section.counts  # => true
     class Version < Values::Value.of(:kind, eights: {}.freeze)
-      # The section as danced in this version, its stated edges left out: they are those of the taught one.
+      # Where somebody begins who sits.
+      SEATED = { weight: :seated, level: :seated }.freeze
+      private_constant :SEATED
+
+      # The section as danced in this version, its stated edges left out: they are those of the taught one. A seated
+      # line begins seated.
       def of(section)
         rows = section.rows.each_with_index.map { |row, i| (text = eights[i + 1].to_s).empty? ? row : row.with(text:) }
-        section.with(rows:, entry: {}.freeze, exit: {}.freeze)
+        section.with(rows:, entry: kind == "seated" ? SEATED : {}.freeze, exit: {}.freeze)
       end
 
       # Numbers of the eights that differ, in order.

@@ -30,3 +30,33 @@ RSpec.describe Core::Joins::Checking do
     expect(weight[settled].facts[:if_words]).to be_nil
   end
 end
+
+RSpec.describe Core::Joins::Versions do
+  def typed(id, *texts)
+    Core::Piece::Section.new(id:, name: id, rows: texts.map { |text| Core::Piece::Row.new(counts: 8, text:) })
+  end
+
+  def seated(eights) = { "seated" => Core::Piece::Version.new(kind: "seated", eights:) }
+
+  def standings(piece, versions, dancers)
+    described_class.new(piece, versions:, dancers:).of(Core::Joins::Sequence.new(piece.order).joins.first)
+  end
+
+  let(:piece) { work(link(typed("Smoke", "1 step L 8 step R")), link(typed("Drift", "1 step R 2 step L"))) }
+  let(:both) { { "Smoke" => seated(1 => "1-8 arms open"), "Drift" => seated(1 => "1-2 clap lap") } }
+
+  it "is judged by what is danced: who sits needs no foot, though the standing line clashes" do
+    found = standings(piece, both, "wren" => { nil => "seated" }, "ada" => { "Smoke" => "smaller" })
+    expect(found.map { |each| [each.kinds, each.people, each.verdict] }).to eq [[%w[seated seated], ["wren"], :fits]]
+    expect(Core::Joins::Review.new(piece).joins.first.verdict).to eq :clash
+  end
+
+  it "is not known where nobody has written a line for whoever sits, and nobody gets up because of an arm" do
+    found = standings(piece, both.slice("Smoke"), "wren" => { nil => "seated" }).first
+    expect([found.verdict, found.missing.name]).to eq [:question, "Drift"]
+    from_chair = standings(piece, both.slice("Smoke"), "wren" => { "Smoke" => "seated" }).first
+    expect([from_chair.kinds, from_chair.verdict, from_chair.open.map(&:state)]).to eq [
+      %w[seated taught], :clash, [:level]
+    ]
+  end
+end

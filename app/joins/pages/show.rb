@@ -49,6 +49,13 @@ module App
           Reading::OpenQuestions.new(piece, snapshot).waiting.select { |one| asking.include?(one.key) }
         end
 
+        # How it stands for those who dance versions of its sections: [Core::Joins::Versions::Standing].
+        def versions
+          @versions ||= Core::Joins::Versions.new(work, vocabulary:, **Reading::VersionLines.of(piece)).of(join)
+        end
+
+        def version_line(each) = VersionWording.new(each, join, work, people).text
+
         def same_places = standings.select { |other| other.join.key == join.key && other.index != index }.map(&:index)
 
         # Where to take it from: one eight before the seam, with the music's start.
