@@ -20,6 +20,7 @@ module Records
       },
       "checked_for" => Core::Joins::Checking::CHOICES.map(&:to_s),
       "steady_words" => false,
+      "waiting_lines" => [],
       "opening" => {},
       "ending" => {}
     }.freeze

@@ -44,7 +44,7 @@ module App
         more.empty? ? @problem : @problem.with(**more)
       end
 
-      def hazards = work.sections.flat_map(&:hazards).uniq
+      def hazards = Core::Piece::Danced.new(work, vocabulary: @studio.vocabulary).all_hazards
 
       # Names of people, tasks and rehearsals, for sentences.
       def names

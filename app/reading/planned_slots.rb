@@ -47,7 +47,9 @@ module App
 
       def problem
         @problem ||=
-          @season.problem(slots.map { |slot| task(slot) }, hazards: @plan.piece.sections.flat_map(&:hazards).uniq)
+          @season.problem(
+            slots.map { |slot| task(slot) }, hazards: PieceSnapshots.of(@plan.piece).danced.all_hazards
+          )
       end
 
       # [Placement], as the slots lie.

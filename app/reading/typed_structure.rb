@@ -6,10 +6,7 @@ module App
     module TypedStructure
       # What keeps lines from being saved: they do not say which sections and links there are, or would drop steps.
       BLOCKING = %i[
-        no_name
-        long_name
         long_teacher
-        unknown_repeat
         too_many_lines
         other_length
         no_such_eight
@@ -26,6 +23,16 @@ module App
         structure.findings.concat(written_eights(piece, structure)) if piece
         structure
       end
+
+      # A text with lines put back in where they stood: [{"line" => 3, "text" => "…"}, …].
+      def with_waiting(text, waiting)
+        waiting.sort_by { |each| each["line"] }.reduce(text.lines.map(&:chomp)) do |lines, each|
+          lines.dup.insert([each["line"] - 1, lines.size].min, each["text"])
+        end.join("\n")
+      end
+
+      # What of a structure waits for an answer, as it is kept.
+      def waiting(structure) = structure.waiting.map { |line, text| { "line" => line, "text" => text } }
 
       def blocking(structure) = structure.findings.select { |finding| blocking?(finding) }
       def blocking?(finding) = BLOCKING.include?(finding.kind)

@@ -34,6 +34,15 @@ module Core
       # [Movement::Line] of a section, one for each of its eights.
       def lines(section) = @lines[section.id] ||= read(section, section.rows)
 
+      # What to take care of in a section: what was ticked, and what its steps are.
+      def hazards(section)
+        read = lines(section).flat_map(&:moves).filter_map { |move| move.step && words(section).find(move.step) }
+        section.hazards | read.flat_map(&:hazards)
+      end
+
+      # The same of the whole piece.
+      def all_hazards = @work.sections.flat_map { |section| hazards(section) }.uniq
+
       # The eights of the section with a name; none where there is no such section.
       def rows_named(name) = name ? @sections[Movement::Vocabulary.fold(name)]&.rows.to_a : []
 

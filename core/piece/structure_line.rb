@@ -13,16 +13,28 @@ module Core
       TAIL = %r{\s+(?:again|(?:again\s+)?(?:on\s+the\s+)?other\s+side|o/s)\z}i
       private_constant :AGAIN, :MIRRORED, :ALTERED, :UNPLACED, :TAIL
 
-      attr_reader :number, :text, :name, :rows, :teacher, :changed
+      ALONE = /\s+alone\z/i
+      THEN = /\A(?:and\s+then|and|then)\s+/i
+      private_constant :ALONE, :THEN
+
+      # parts: what was typed after the name; bare_length: a length that is only a number, as typed, or nil.
+      attr_reader :number, :text, :name, :rows, :teacher, :changed, :parts, :bare_length
 
       def initialize(number, text)
         @number = number
         @text = text.strip
         @changed = nil
         first, *rest = split
+        @parts = rest
         @name = take_tails(first.to_s.sub(/\A(?:[-*•]|\d{1,2}[.)])\s+/, ""))
         rest.each { |part| take(part) }
       end
+
+      # The same line without a "then" before its name.
+      def without_then = name.match?(THEN) ? StructureLine.new(number, text.sub(THEN, "")) : self
+
+      # Whether its teacher was said to be meant alone ("Jo alone", where "Jo & Mel" teach too).
+      def alone? = !!@alone
 
       # Whether the line repeats a section named before.
       def again? = @again || @mirrored || !changed.nil?
@@ -66,7 +78,11 @@ module Core
 
       def take_length_or_teacher(part)
         rows = @rows ? nil : LengthText.parse(part)
-        rows ? @rows = rows : @teacher = [@teacher, part].compact.join(", ")
+        @bare_length = part if rows && part.match?(/\A\d+\z/)
+        return @rows = rows if rows
+
+        @alone = part.match?(ALONE)
+        @teacher = [@teacher, part.sub(ALONE, "")].compact.join(", ")
       end
 
       def numbers(text)

@@ -18,10 +18,14 @@ module Core
       MAX_LINES = 300
       MAX_NAME = 60
       MAX_PERSON = 80
+      SEVERAL = /[&+]|\bwith\b|\band\b/
+      private_constant :SEVERAL
       Sketch = Struct.new(:name, :rows, :teacher, :line, keyword_init: true)
       SketchLink = Struct.new(:section, :mirrored, :changed, :line, keyword_init: true)
-      Finding = Struct.new(:line, :kind, :subject, :hint, keyword_init: true)
-      Structure = Struct.new(:sections, :links, :findings, keyword_init: true) do
+      # ways: how an unclear line may have been meant, each as it would be typed.
+      Finding = Struct.new(:line, :kind, :subject, :hint, :ways, keyword_init: true)
+      # waiting: [[number, text], …] of lines that nothing is made of before somebody says what they mean.
+      Structure = Struct.new(:sections, :links, :findings, :waiting, keyword_init: true) do
         # Counts of all links.
         def total_counts = links.sum { |link| sections[link.section].rows.sum }
 
@@ -36,6 +40,7 @@ module Core
         @sections = []
         @links = []
         @findings = []
+        @waiting = []
       end
 
       # The Structure that the lines say, with [Finding] of what is not understood (its line, what to do).
@@ -43,18 +48,36 @@ module Core
         filled = @lines.each_with_index.reject { |line, _| line.empty? }
         note(filled[MAX_LINES].last + 1, :too_many_lines, MAX_LINES) if filled.size > MAX_LINES
         filled.first(MAX_LINES).each { |line, i| read(StructureLine.new(i + 1, line)) }
-        Structure.new(sections: @sections, links: @links, findings: @findings)
+        Structure.new(sections: @sections, links: @links, findings: @findings, waiting: @waiting)
       end
 
       private
 
       def read(line)
-        return note(line.number, :no_name, line.text) if line.name.empty?
-        return note(line.number, :long_name, MAX_NAME) if line.name.length > MAX_NAME
+        return wait(line, :no_name, line.text) if line.name.empty?
+        return wait(line, :long_name, MAX_NAME) if line.name.length > MAX_NAME
+
+        line = line.without_then
+        unclear = unclear(line)
+        return wait(line, unclear.kind, unclear.subject, ways: unclear.ways) if unclear
 
         at = @sections.index { |section| fold(section.name) == fold(line.name) }
         at ? check_repeat(line, @sections[at]) : at = add(line)
         @links << link(line, at) if at && !line.unplaced?
+      end
+
+      def unclear(line)
+        lasts = @sections.to_h { |section| [section.name.downcase, section.rows.size] }
+        UnclearLine.of(
+          line, sections: [*@sections.map(&:name), *@lengths.keys], teachers: @teachers.values.compact, lasts:
+        )
+      end
+
+      # Notes what is unclear; the line waits.
+      def wait(line, kind, subject, hint: nil, ways: [])
+        @waiting << [line.number, line.text]
+        @findings << Finding.new(line: line.number, kind:, subject:, hint:, ways:)
+        nil
       end
 
       def add(line)
@@ -108,13 +131,13 @@ module Core
       end
 
       def by_first_name(name)
-        found = @teachers.values.select { |full| fold(full.split.first.to_s) == fold(name) }
+        found = @teachers.values.select { |full| fold(full.split.first.to_s) == fold(name) && !full.match?(SEVERAL) }
         found.first if found.size == 1
       end
 
       def note_unknown(line)
-        note(line.number, :unknown_repeat, line.name, suggestion(line.name, @sections.map(&:name)))
-        nil
+        hint = suggestion(line.name, @sections.map(&:name))
+        wait(line, :unknown_repeat, line.name, hint:, ways: hint ? [[hint, *line.parts].join(", ")] : [])
       end
 
       def suggestion(name, among) = DidYouMean::SpellChecker.new(dictionary: among).correct(name).first

@@ -84,7 +84,7 @@ module Records
       end
 
       # Warm-up minutes before this piece's work.
-      def warm_up = @warm_up ||= @care.warm_up_for(@piece.sections.flat_map(&:hazards).uniq)
+      def warm_up = @warm_up ||= @care.warm_up_for(Works.hazards(@piece))
 
       # Share of the rehearsals ahead that each person misses whole.
       def away_shares

@@ -19,6 +19,9 @@ module Records
         cast
       end
 
+      # What to take care of in a piece, ticked or read from its steps: [text].
+      def self.hazards(piece) = Score::Danced.new(load(piece), vocabulary: piece.studio.vocabulary).all_hazards
+
       def self.changes(made)
         Score::Changes.new(
           replace: (made["replace"] || {}).to_h { |n, row| [n.to_i, row(row)] },

@@ -60,3 +60,14 @@ RSpec.describe Core::Joins::Versions do
     ]
   end
 end
+
+RSpec.describe Core::Piece::Danced do
+  it "reads what to take care of from the steps, beside what was ticked, and nothing from arms or unknown words" do
+    rows = ["1 jump 3 kneel", "roll the shoulders, arms drop, weathervane"].map do |text|
+      Core::Piece::Row.new(counts: 8, text:)
+    end
+    section = Core::Piece::Section.new(id: 1, name: "S", rows:, hazards: %w[lift])
+    danced = described_class.new(work(link(section)))
+    expect([danced.hazards(section), danced.all_hazards]).to eq [%w[lift jump knee_drop], %w[lift jump knee_drop]]
+  end
+end

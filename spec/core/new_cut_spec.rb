@@ -61,8 +61,9 @@ RSpec.describe Core::Piece::Version do
     expect([danced.rows.map(&:text), danced.counts, danced.entry]).to eq [
       ["1 step R 2 step L", "1-6 wheel"],
       taught.counts,
-      {}
+      { weight: :seated, level: :seated }
     ]
+    expect(described_class.new(kind: "smaller", eights: seated.eights).of(taught).entry).to eq({})
     expect(seated.touched).to eq [2]
     expect(Core::Piece::Danced.new(work(sections: [danced])).section_walk(danced).exit.weight.value).to eq :seated
   end

@@ -41,6 +41,53 @@ RSpec.describe Core::Piece::StructureReader do
     end
   end
 
+  def waiting(text, **known)
+    structure = read(text, **known)
+    structure.findings.select { |f| structure.waiting.map(&:first).include?(f.line) }.map { |f| [f.kind, f.ways] }
+  end
+
+  describe "a line that is not understood waits, and nothing is made of it" do
+    {
+      "a number that may be counts or eights" => [
+        "Pebbles, 4", [:bare_length, ["Pebbles, 4 eights", "Pebbles, 4 counts"]]
+      ],
+      "a long one" => ["Bridge, 32, Jo", [:bare_length, ["Bridge, 32 counts, Jo", "Bridge, 32 eights, Jo"]]],
+      "a comma left out" => ["Lighthouse 1 eight", [:no_comma, ["Lighthouse, 1 eight"]]],
+      "a name that is danced several times" => [
+        "Smoke, 2 eights\nSmoke ×3", [:times, ["Smoke, again\nSmoke, again\nSmoke, again", "Smoke"]]
+      ],
+      "a time of the section before" => [
+        "Smoke, 2 eights\nthird time, different end",
+        [:ordinal, ["Smoke, again, with changes in 2", "Smoke, again"]]
+      ],
+      "talk" => ["both of us", [:talk, []]],
+      "a teacher who is nobody" => ["Smoke, 4 eights, not sure who yet", [:not_a_person, ["Smoke, 4 eights"]]],
+      "one of two" => [
+        "Drift, 2 eights, Jo & Mel\nSmoke, 4 eights, Jo",
+        [:half_a_pair, ["Smoke, 4 eights, Jo & Mel", "Smoke, 4 eights, Jo alone"]]
+      ]
+    }.each do |what, (text, found)|
+      it "#{what}: #{text.lines.last}" do
+        expect(waiting(text)).to eq [found]
+        made = read(text).sections.map(&:line)
+        expect(made).not_to include(text.lines.size)
+      end
+    end
+
+    it "takes the others at once, and every answer is a line that is understood" do
+      text = "Smoke, 2 eights, Odalys\nPebbles, 4\nSmoke again"
+      expect(read(text).links.map(&:line)).to eq [1, 3]
+      expect(waiting(text).first.last.map { |way| read("#{text}\n#{way}").sections.last.rows.sum }).to eq [32, 4]
+      expect(read("Smoke, 2 eights, Jo & Mel\nDrift, 2 eights, Jo alone").sections.last.teacher).to eq "Jo"
+    end
+
+    it "understands what is clear: then, a known length, a section that is known" do
+      expect(waiting("Harbour, 2 eights\nthen Harbour again")).to be_empty
+      expect(read("Harbour, 2 eights\nthen Harbour again").links.size).to eq 2
+      expect(waiting("Harbour, 2", lengths: { "Harbour" => [8, 8] })).to be_empty
+    end
+  end
+
   it "says where a paste of ten thousand lines was cut, and stays quick" do
     structure = read(Array.new(10_000) { |i| "Part #{i}, 2 eights" }.join("\n"))
     expect(structure.links.size).to eq 300

@@ -162,6 +162,15 @@ document.addEventListener("alpine:init", () => {
       clearTimeout(this.timer);
       this.timer = setTimeout(() => this.ask(), 220);
     },
+    // An unclear line as it was meant, in its place: one tap.
+    answer(event) {
+      const { line, text } = event.currentTarget.dataset;
+      const field = this.form.elements.structure;
+      const lines = field.value.split("\n");
+      lines.splice(Number(line) - 1, 1, ...(text === "" ? [] : [text]));
+      field.value = lines.join("\n");
+      this.changed();
+    },
     sent() {
       setTimeout(() => {
         this.busy = true;
@@ -169,15 +178,15 @@ document.addEventListener("alpine:init", () => {
     },
     async ask() {
       const sequence = ++this.sequence;
-      const body = new FormData(this.$root);
+      const body = new FormData(this.form);
       body.set("sequence", sequence);
-      const answer = await fetch(this.$root.dataset.url, {
+      const answer = await fetch(this.form.dataset.url, {
         method: "POST",
         body,
         headers: { "X-CSRF-Token": token() },
       }).catch(() => null);
       if (!answer || !answer.ok || sequence !== this.sequence) return;
-      this.$refs.preview.innerHTML = await answer.text();
+      this.form.querySelector("[x-ref=preview]").innerHTML = await answer.text();
     },
   }));
 });

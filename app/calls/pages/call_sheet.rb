@@ -126,7 +126,15 @@ module App
         end
 
         def sections = @sections ||= studio.sections.where(id: slots.flat_map(&:section_ids).uniq).order(:position).to_a
-        def hazards = sections.flat_map(&:hazards).uniq
+
+        # Ticked, or read from the steps that are danced.
+        def hazards
+          pieces.flat_map do |piece|
+            snapshot = Reading::PieceSnapshots.of(piece)
+            here = snapshot.work.sections.select { |section| sections.any? { |each| each.id == section.id } }
+            here.flat_map { |section| snapshot.danced.hazards(section) }
+          end.uniq
+        end
 
         def piece_starts(piece)
           wanted = slots.select { |slot| slot.plan.piece_id == piece.id && slot.from_link }.map(&:from_link).uniq

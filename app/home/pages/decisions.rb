@@ -18,6 +18,8 @@ module App
         def latest_plan = @page.season_snapshot.latest_plan(@piece)
 
         def structure
+          lines = @piece.setting("waiting_lines").size
+          return [[I18n.t("decisions.waiting_lines", count: lines), @page.path("/structure")]] if lines.positive?
           return [[I18n.t("decisions.no_links"), @page.path("/structure")]] if @page.order.links.empty?
 
           @page.snapshot.cast.empty? ? [[I18n.t("decisions.no_cast"), @page.path("/groups")]] : []

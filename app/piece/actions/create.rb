@@ -23,7 +23,11 @@ module App
 
         def run
           Records::Piece.transaction do
-            piece = @studio.pieces.create!(title: @facts.title, show_date: @facts.show_date)
+            piece = @studio.pieces.create!(
+              title: @facts.title,
+              show_date: @facts.show_date,
+              settings: { "waiting_lines" => Reading::TypedStructure.waiting(@structure) }
+            )
             Records::Track.create!(
               studio: @studio,
               piece:,

@@ -31,6 +31,8 @@ module App
         def apply
           before = @piece.revisions.maximum(:number)
           ApplyStructure.new(@piece, @structure).run
+          waiting = Reading::TypedStructure.waiting(@structure)
+          @piece.update!(settings: @piece.settings.merge("waiting_lines" => waiting))
           Shared::KeepRevision.new(@piece, @account).record("order and lengths")
           before && "/pieces/#{@piece.id}/revisions/#{before}/restore"
         end

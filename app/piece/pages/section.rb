@@ -29,6 +29,8 @@ module App
         def groups = piece.groups
         def in_group?(group) = @typed ? Array(@typed["groups"]).include?(group.id.to_s) : core.groups.include?(group.id)
         def hazard?(hazard) = @typed ? Array(@typed["hazards"]).include?(hazard) : section.hazards.include?(hazard)
+        # Ticked, or read from its steps.
+        def hazards = snapshot.danced.hazards(core)
         def dancers = links.any? ? items.in_link(links.first.index).size : nil
 
         def value(name)

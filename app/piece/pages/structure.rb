@@ -16,7 +16,15 @@ module App
         end
 
         def screen = :share_out
-        def saved = @saved ||= Core::Piece::StructureWriter.new(work, teachers: people.transform_values(&:name)).text
+
+        # The lines as they are, with those that wait for an answer where they stood.
+        def saved
+          @saved ||= Reading::TypedStructure.with_waiting(
+            Core::Piece::StructureWriter.new(work, teachers: people.transform_values(&:name)).text,
+            piece.setting("waiting_lines")
+          )
+        end
+
         def text = @typed ? @typed["structure"].to_s : saved
         def conflict? = result&.value == :conflict
         def error = result&.errors.to_h[:structure]

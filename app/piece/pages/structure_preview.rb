@@ -49,8 +49,16 @@ module App
           end
         end
 
+        # [[text, line, ways], …] of lines that wait for an answer.
+        def waiting
+          lines = structure.waiting.map(&:first)
+          structure.findings.select { |finding| lines.include?(finding.line) }
+            .map { |finding| [Shared::Wording.structure(finding), finding.line, finding.ways.to_a] }
+        end
+
         def findings
-          structure.findings.sort_by(&:line)
+          waiting = structure.waiting.map(&:first)
+          structure.findings.reject { |finding| waiting.include?(finding.line) }.sort_by(&:line)
             .map { |finding| [Shared::Wording.structure(finding), Reading::TypedStructure.blocking?(finding)] }
         end
 

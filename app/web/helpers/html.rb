@@ -47,6 +47,11 @@ module App
         end
 
         # A partial: "steps/eight" is app/steps/views/_eight.erb.
+        # When the music begins so that the count-in is heard; before its start nothing can.
+        def music_in(seconds)
+          seconds.negative? ? t("music.before") : t("music.in_at", at: Formats::Times.tenth(seconds))
+        end
+
         # A join's question in words. question: Core::Joins::Question.
         def asked(question) = Shared::QuestionWording.new(question)
 
