@@ -25,6 +25,7 @@ module Records
     has_many :groups
     has_many :group_members
     has_many :sections
+    has_many :section_teachers
     has_many :teachings
     has_many :eights
     has_many :parts

@@ -38,6 +38,8 @@ module App
         feel: :text,
         bring: :text,
         choreographer: :text,
+        co_teachers: :texts,
+        teachers_needed: :text,
         entry: :table,
         exit: :table,
         hazards: :texts,

@@ -35,7 +35,7 @@ module App
       # cannot be asked. Never the director's, who has the joins.
       def of(member, today)
         case member.role
-        when "choreographer" then waiting.select { |one| one.section.choreographer_id == member.person_id }
+        when "choreographer" then waiting.select { |one| one.section.taught_by?(member.person_id) }
         when "assistant"
           waiting.select { |one| one.days(today) >= PATIENCE || !asked.include?(one.section.choreographer_id) }
         else []

@@ -18,7 +18,7 @@ module App
       end
 
       def school = what_if.school || piece.setting("school")
-      def work = @work ||= what_if.work(snapshot.work)
+      def work = @work ||= with_whoever_is_there(what_if.work(snapshot.work))
       def items = @items ||= work.equal?(snapshot.work) ? snapshot.items : LearningItems.of(piece, work)
       def season = @season ||= Records::Mapping::Seasons.new(piece, now:, **what_if.season)
 
@@ -30,6 +30,15 @@ module App
       end
 
       def progress = snapshot.progress
+
+      # Where one of several teachers is enough, the one who is away least is called.
+      def with_whoever_is_there(work)
+        shared = work.sections.select { |section| section.teachers_needed == "one" && section.co_teachers.any? }
+        shared.reduce(work) do |changed, section|
+          called = section.teachers.min_by { |id| [season.away_shares.fetch(id, 0), section.teachers.index(id)] }
+          Core::Joins::Edit.section(changed, section.id) { |each| each.with(planned_by: called) }
+        end
+      end
 
       def estimate
         @estimate ||=

@@ -25,6 +25,13 @@ module App
       def director? = Piece::Policy.new(member, piece).direct?
       def people = snapshot.people
       def teacher(id) = people[id]
+
+      # "Odalys Venn & Mirela Dusk", or nil.
+      def taught_by(section)
+        names = section.teachers.filter_map { |id| people[id]&.name }
+        names.join(" & ") unless names.empty?
+      end
+
       def tape(section) = teacher(section.choreographer)&.tape
       def vocabulary = piece.studio.vocabulary
       def forks_of_piece = @forks_of_piece ||= snapshot.danced.forks

@@ -2,7 +2,7 @@
 
 module App
   module Steps
-    # A section belongs to its choreographer; directors may edit all.
+    # A section belongs to those who teach it; directors may edit all.
     class Policy
       def initialize(member, section)
         @member = member
@@ -13,7 +13,7 @@ module App
         return false if @member.studio_id != @section.studio_id || @section.piece.archived?
 
         @member.director? ||
-          (@member.role == "choreographer" && !@member.person_id.nil? && @member.person_id == @section.choreographer_id)
+          (@member.role == "choreographer" && @section.taught_by?(@member.person_id))
       end
     end
   end

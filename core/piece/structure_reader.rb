@@ -18,9 +18,12 @@ module Core
       MAX_LINES = 300
       MAX_NAME = 60
       MAX_PERSON = 80
+      TOGETHER = /\s*(?:&|\+)\s*|\s+(?:and|with)\s+/i
+      HELPING = /\s+(?:helping|assisting|too)\z/i
       SEVERAL = /[&+]|\bwith\b|\band\b/
-      private_constant :SEVERAL
-      Sketch = Struct.new(:name, :rows, :teacher, :line, keyword_init: true)
+      private_constant :TOGETHER, :HELPING, :SEVERAL
+      # teacher: its owner; others: who teaches it too.
+      Sketch = Struct.new(:name, :rows, :teacher, :others, :line, keyword_init: true)
       SketchLink = Struct.new(:section, :mirrored, :changed, :line, keyword_init: true)
       # ways: how an unclear line may have been meant, each as it would be typed.
       Finding = Struct.new(:line, :kind, :subject, :hint, :ways, keyword_init: true)
@@ -88,7 +91,8 @@ module Core
         @sections << Sketch.new(
           name: line.name,
           rows: check_rows(line, rows),
-          teacher: teacher(line),
+          teacher: (taught = teachers(line)).first,
+          others: taught.drop(1),
           line: line.number
         )
         @sections.size - 1
@@ -105,8 +109,10 @@ module Core
         if line.rows && line.rows != section.rows
           note(line.number, :other_length, section.name, LengthText.render(section.rows))
         end
-        section.teacher ||= teacher(line)
-        return unless line.teacher && section.teacher && fold(teacher(line)) != fold(section.teacher)
+        taught = teachers(line)
+        section.others = taught.drop(1) if section.teacher.nil?
+        section.teacher ||= taught.first
+        return unless line.teacher && section.teacher && fold(taught.first) != fold(section.teacher)
 
         note(line.number, :two_teachers, section.name, section.teacher)
       end
@@ -119,15 +125,22 @@ module Core
         SketchLink.new(section: at, mirrored: line.mirrored?, changed: changed.uniq.sort, line: line.number)
       end
 
-      def teacher(line)
-        return unless line.teacher
+      # Names of who teaches a line's section, its owner first: "Jo & Mel" are two, unless somebody is called so.
+      def teachers(line)
+        said = line.teacher or return []
+        return [@teachers[fold(said)]] if @teachers.key?(fold(said))
 
-        return note(line.number, :long_teacher, MAX_PERSON) if line.teacher.length > MAX_PERSON
+        names = said.sub(HELPING, "").split(TOGETHER).map(&:strip).reject(&:empty?)
+        names.filter_map { |name| teacher(line, name) }.uniq
+      end
 
-        known = @teachers[fold(line.teacher)] || by_first_name(line.teacher)
-        note(line.number, :new_teacher, line.teacher, suggestion(line.teacher, @teachers.values)) unless known
-        @teachers[fold(line.teacher)] = line.teacher unless known
-        known || line.teacher
+      def teacher(line, name)
+        return note(line.number, :long_teacher, MAX_PERSON) if name.length > MAX_PERSON
+
+        known = @teachers[fold(name)] || by_first_name(name)
+        note(line.number, :new_teacher, name, suggestion(name, @teachers.values)) unless known
+        @teachers[fold(name)] = name unless known
+        known || name
       end
 
       def by_first_name(name)

@@ -25,9 +25,8 @@ module Core
       def first_line(link) = [*described(link.section), *echoes(link)].join(", ")
 
       def described(section)
-        [section.name, LengthText.render(section.rows.map(&:counts)), @teachers[section.choreographer]].compact.reject(
-          &:empty?
-        )
+        taught = section.teachers.filter_map { |id| @teachers[id] }.join(" & ")
+        [section.name, LengthText.render(section.rows.map(&:counts)), taught].reject(&:empty?)
       end
 
       def echoes(link)

@@ -62,6 +62,8 @@ module Formats
           id: declared(fields.text("id")),
           name: fields.text("name"),
           choreographer: fields.text("choreographer", default: nil),
+          co_teachers: fields.texts("co_teachers"),
+          teachers_needed: fields.choice("teachers_needed", %w[all one], default: "all"),
           time: fields.choice("time", Score::Section::BEATS.keys, default: "normal"),
           expected_counts: fields.integer("expected_counts", default: nil),
           difficulty: fields.number("difficulty", min: 0.1, max: 5, default: 1.0),

@@ -34,6 +34,8 @@ module Formats
           "id" => section.id.to_s,
           "name" => section.name,
           "choreographer" => section.choreographer&.to_s,
+          "co_teachers" => (section.co_teachers.map(&:to_s) if section.co_teachers.any?),
+          "teachers_needed" => (section.teachers_needed unless section.teachers_needed == "all"),
           "time" => section.time,
           "expected_counts" => section.expected_counts,
           "rows" => section.rows.map { |row| row(row) },

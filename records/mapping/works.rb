@@ -79,6 +79,8 @@ module Records
           id: section.id,
           name: section.name,
           choreographer: section.choreographer_id,
+          co_teachers: co_teachers.fetch(section.id, []) - [section.choreographer_id],
+          teachers_needed: section.teachers_needed,
           time: section.time,
           rows: eights.fetch(section.id, []),
           parts: parts.fetch(section.id, []),
@@ -94,6 +96,14 @@ module Records
           entry: edge(section.stated_entry),
           exit: edge(section.stated_exit)
         )
+      end
+
+      # {section id => [person id]} of those who teach with its owner.
+      def co_teachers
+        @co_teachers ||=
+          SectionTeacher.where(studio_id: @piece.studio_id, section_id: @piece.sections.map(&:id))
+            .order(:id).pluck(:section_id, :person_id)
+            .group_by(&:first).transform_values { |rows| rows.map(&:last) }
       end
 
       # {"weight" => "left", "facing" => 5} => the core's edge.

@@ -58,6 +58,9 @@ RSpec.describe App::Reading::PieceSnapshots, :web do
       "word_meanings" => lambda do
         studio.word_meanings.create!(word: "whirr", effect: "left", by_name: "D", created_at: NOW)
       end,
+      "section_teachers" => lambda do
+        section.section_teachers.create!(studio_id: studio.id, person: dancers.first, created_at: NOW)
+      end,
       "formations" => lambda do
         piece.formations.create!(studio_id: studio.id, link_id: piece.links.first.id, moment: "entry")
       end,

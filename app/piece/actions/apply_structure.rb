@@ -26,9 +26,14 @@ module App
 
         def section(sketch)
           section = @known[sketch.name.downcase] || create(sketch)
-          section.update!(choreographer: teacher(sketch.teacher)) if sketch.teacher
+          taught_by(section, sketch) if sketch.teacher
           ResizeEights.new(section).resize(sketch.rows)
           section
+        end
+
+        def taught_by(section, sketch)
+          section.update!(choreographer: teacher(sketch.teacher))
+          SetCoTeachers.new(section).to(sketch.others.to_a.map { |name| teacher(name).id })
         end
 
         def create(sketch)

@@ -28,6 +28,8 @@ module App
         def bring_back(section)
           row = @piece.sections.find_by(id: section.id) or return
           row.update!(**facts(section), choreographer: row.studio.people.find_by(id: section.choreographer))
+          there = row.studio.people.where(id: section.co_teachers.grep(/\A\d+\z/)).ids
+          SetCoTeachers.new(row).to(there)
           section.parts.each { |part| bring_back_part(row, part) }
           row.eights.delete_all
           Records::Eight.add_all(section.rows.each_with_index.map { |eight, i| eight_row(row, eight, i + 1) })
@@ -41,6 +43,7 @@ module App
             minutes: section.minutes,
             time: section.time,
             feel: section.feel,
+            teachers_needed: section.teachers_needed,
             stated_entry: plain(section.entry),
             stated_exit: plain(section.exit)
           }

@@ -59,7 +59,15 @@ module App
         def teacher
           return {} unless @member.director?
 
-          { choreographer: @section.studio.people.choreographers.find_by(id: @params["choreographer"].to_s[/\A\d+\z/]) }
+          {
+            choreographer: @section.studio.people.choreographers.find_by(id: @params["choreographer"].to_s[/\A\d+\z/]),
+            teachers_needed: @params["teachers_needed"] == "one" ? "one" : "all"
+          }
+        end
+
+        def co_teachers
+          wanted = Array(@params["co_teachers"]).grep(/\A\d{1,18}\z/)
+          @section.studio.people.choreographers.where(id: wanted).order(:name).ids
         end
 
         def errors
@@ -86,6 +94,7 @@ module App
 
         def save
           @section.save!
+          SetCoTeachers.new(@section).to(co_teachers) if @member.director?
           ResizeEights.new(@section).resize(lengths)
           set_parts
           @piece.touch

@@ -26,6 +26,15 @@ module App
         def taught = @taught ||= section.teachings.order(:id).last
         def being_made? = @typed ? @typed["being_made"] == "yes" : section.being_made
         def choreographers = piece.studio.people.choreographers
+        # Who could teach it with its owner.
+        def others = choreographers.reject { |person| person.id == section.choreographer_id }
+
+        def co_teacher?(person)
+          return Array(@typed["co_teachers"]).include?(person.id.to_s) if @typed
+
+          core.co_teachers.include?(person.id)
+        end
+
         def groups = piece.groups
         def in_group?(group) = @typed ? Array(@typed["groups"]).include?(group.id.to_s) : core.groups.include?(group.id)
         def hazard?(hazard) = @typed ? Array(@typed["hazards"]).include?(hazard) : section.hazards.include?(hazard)

@@ -11,20 +11,35 @@ module Core
         @estimate = estimate
       end
 
-      # One Share per choreographer in order of the piece; nil stands for "nobody yet".
-      def shares = @work.sections.group_by(&:choreographer).map { |id, sections| share(id, sections) }
+      # One Share per choreographer in order of the piece; nil stands for "nobody yet". What several teach together is
+      # shared between them.
+      def shares
+        who = @work.sections.flat_map { |section| teachers(section) }.uniq
+        who.map { |id| share(id, @work.sections.select { |section| teachers(section).include?(id) }) }
+      end
 
       private
 
+      def teachers(section) = section.teachers.empty? ? [nil] : section.teachers
+
       def share(choreographer, sections)
-        Share.new(choreographer:, sections:, eights: sections.sum(&:eights) + changed_eights(sections),
-                  minutes: sections.sum { |section| @estimate.learn(section).minutes })
+        Share.new(
+          choreographer:,
+          sections:,
+          eights: sections.sum { |section| part(section, section.eights + changed_eights(section)) },
+          minutes: sections.sum { |section| part(section, @estimate.learn(section).minutes) }
+        )
       end
 
-      def changed_eights(sections)
-        ids = sections.map(&:id)
+      # One teacher's part of something.
+      def part(section, amount)
+        count = teachers(section).size
+        count == 1 ? amount : amount.fdiv(count)
+      end
+
+      def changed_eights(section)
         @work.links
-          .select { |link| ids.include?(link.section.id) }
+          .select { |link| link.section.id == section.id }
           .sum { |link| link.danced.select(&:changed).sum { |d| d.row.counts } / 8.0 }
       end
     end

@@ -168,14 +168,16 @@ module Core
         def same_teacher(section)
           @tasks
             .select do |task|
-              %w[learn make].include?(task.kind) && task.choreographers == [section.choreographer].compact
+              %w[learn make].include?(task.kind) && task.choreographers == section.called_teachers
             end
             .last(1)
             .map(&:id)
         end
 
+        # A join has one owner; a section is taught by whoever is called to it.
         def add(item:, section:, dancers: @items.dancers(item), **fields)
-          push(dancers:, choreographers: [section.choreographer].compact, title: item.name, **fields)
+          choreographers = item.kind == :join ? [section.choreographer].compact : section.called_teachers
+          push(dancers:, choreographers:, title: item.name, **fields)
         end
 
         # Sections that lie in its links, unless said otherwise.

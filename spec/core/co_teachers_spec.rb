@@ -1,0 +1,33 @@
+# frozen_string_literal: true
+
+# A section that several teach: who is called, what each carries, and that its joins have one owner still.
+RSpec.describe Core::Piece::Section do
+  def taught(needed: "all", **facts)
+    section("s", 8, 8, choreographer: "jo", co_teachers: %w[mel], teachers_needed: needed, **facts)
+  end
+
+  def tasks(*sections)
+    piece = work(*sections.map { |each| link(each) })
+    items = Core::Learning::Items.new(piece, cast: { "ada" => [] })
+    progress = Core::Learning::Progress.new
+    Core::Planning::Schools::AddOn.new(piece, items:, progress:, estimate: Core::Planning::Estimate.new).tasks
+  end
+
+  it "calls all who teach it, or the one a plan chose where one is enough" do
+    expect([taught, taught(needed: "one"), taught(needed: "one", planned_by: "mel")].map(&:called_teachers)).to eq [
+      %w[jo mel], %w[jo], %w[mel]
+    ]
+    learn = tasks(taught, section("d", 8, choreographer: "ann")).find { |task| task.kind == "learn" }
+    expect(learn.choreographers).to eq %w[jo mel]
+  end
+
+  it "keeps one owner for a join" do
+    join = tasks(section("d", 8, choreographer: "ann"), taught).find { |task| task.kind == "join" }
+    expect(join.choreographers).to eq %w[jo]
+  end
+
+  it "is shared between those who teach it" do
+    shares = Core::Planning::Load.new(work(link(taught), link(section("d", 8, choreographer: "jo")))).shares
+    expect(shares.map { |share| [share.choreographer, share.eights] }).to eq [["jo", 2.0], ["mel", 1.0]]
+  end
+end
