@@ -18,7 +18,7 @@ module Records
         "width" => 12.0,
         "depth" => 9.0
       },
-      "checked_for" => Core::Joins::Checking::CHOICES.map(&:to_s),
+      "checked_for" => Core::Piece::Checking::CHOICES.map(&:to_s),
       "steady_words" => false,
       "waiting_lines" => [],
       "opening" => {},

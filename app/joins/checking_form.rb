@@ -4,7 +4,7 @@ module App
   module Joins
     # What a piece's joins are checked for.
     module CheckingForm
-      STATES = Core::Joins::Checking::CHOICES.map(&:to_s).freeze
+      STATES = Core::Piece::Checking::CHOICES.map(&:to_s).freeze
 
       module_function
 

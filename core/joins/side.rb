@@ -5,6 +5,8 @@ module Core
     # One side of a seam: the last eight of the leaving link, or the first of the entering one, as danced there, and the
     # body at that edge. place: Piece::PlacedLink.
     class Side
+      include Typed
+
       attr_reader :place, :line, :body, :row
 
       # The two sides of a join. danced: Piece::Danced.
@@ -54,15 +56,6 @@ module Core
 
       # What is stated of the body at this edge of the section.
       def stated = section.public_send(@edge)
-
-      # The eight at this edge as typed, with all it points to: [[counts, text], …]; case and spaces do not matter.
-      def typed
-        own = place.link.danced.map(&:row)
-        here = own[row - 1] or return []
-        pointed = Movement::Reader.points_back?(here.text) ? own.first(row - 1) : []
-        [here, *pointed, *@danced.rows_named(Movement::Reader.names(here.text))]
-          .map { |each| [each.counts, each.text.downcase.split.join(" ")] }
-      end
 
       # Counts after the last move (leaving) or before the first (entering). A written hold fills its counts; silent,
       # empty and free counts do not.

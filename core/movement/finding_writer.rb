@@ -4,7 +4,7 @@ module Core
   module Movement
     # Findings of a walk as sentences; the words stand in the locale file.
     class FindingWriter
-      REASONS = %i[same_foot from_the_floor past_end].freeze
+      REASONS = %i[same_foot from_the_floor past_end stated_otherwise].freeze
       private_constant :REASONS
 
       # say: a callable (key, **values) => text.

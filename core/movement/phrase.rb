@@ -15,6 +15,7 @@ module Core
       ROW_OF_SIDES = /(?:[\s,]+(?:right|left|rt|lt|lft|r|l)(?![[:alpha:]]))+\s*\z/i
       FREE_FEET = %i[weight].freeze
 
+      include Facts
       include Stated
 
       # tokens: Tokens::Token of words; last: the foot that was named last; first: whether nothing was danced before;
@@ -146,55 +147,6 @@ module Core
           layer: step.kind == :free ? free_layer : step.layer, hands: hands(step),
           doubts: (step.doubts + act.doubts + astray(act) + landing(act, sides)).uniq
         )
-      end
-
-      # Who goes round somewhere may face anywhere.
-      def astray(act)
-        if %w[walk run skip
-              gallop].include?(act.step.name) && act.ways.intersect?(%w[round around upstage])
-          [:facing]
-        else
-          []
-        end
-      end
-
-      # "jump L": to the left, or onto it; "R knee": up, or only bent.
-      def landing(act, sides)
-        jumped = act.step.name == "jump" && sides.any?
-        bare = act.step.name == "lift knee" && act.noun == "knee" && act.ways.empty?
-        jumped || bare ? [:weight] : []
-      end
-
-      def turn(act, side)
-        step = act.step
-        return Turning.signed(step.turn, side) if step.turn != 0 && act.amount.nil?
-        return 0 unless step.name == "turn" || step.turn != 0 || act.amount
-
-        Turning.of(act.amount, side, against: step.turn.negative?)
-      end
-
-      def travel(act) = act.ways.filter_map { |way| Lexicon::WAYS[way] }.first
-
-      # Which layer is left to the dancer.
-      def free_layer
-        words = @words.map(&:first)
-        return :feet if words.intersect?(%w[foot feet steps legs])
-
-        words.filter_map { |word| Lexicon::PARTS[word] }.first || :feet
-      end
-
-      # What the hands hold afterwards: "pick up the grey cloth" => "grey cloth", "put it down" => "".
-      def hands(step)
-        return step.hands && "" if step.hands != :take
-
-        step.holds || held
-      end
-
-      def held
-        said = @words.map(&:first).reject do |word|
-          Lexicon.idle?(word) || Lexicon::SIDES.key?(word) || %w[pick up take grab].include?(word)
-        end
-        said.empty? ? "prop" : said.join(" ")
       end
     end
   end

@@ -63,6 +63,22 @@ module Core
           line.moves.each { |move| dance(move, i + 1) }
           stated_end(line, i + 1)
         end
+        contradicted
+      end
+
+      # What is stated of the end holds; where the steps come to something else, that is said.
+      def contradicted
+        return if @lines.empty?
+
+        %i[weight facing level].each do |name|
+          known = @state.public_send(name)
+          stated = @stated_exit[name]
+          next unless stated && known.source == :derived && known.value != stated
+
+          @findings << Finding.new(
+            row: @lines.size, count: nil, kind: :question, reason: :stated_otherwise, subject: name
+          )
+        end
       end
 
       def check_room(line, row)

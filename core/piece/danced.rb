@@ -56,7 +56,7 @@ module Core
       # The same, its side undone.
       def plain_lines(link)
         if link.altered?
-          @altered[[link.section.id, link.changes]] ||= read(link.section, link.danced.map(&:row))
+          @altered[[link.section.id, link.changes]] ||= altered(link)
         else
           lines(link.section)
         end
@@ -107,6 +107,14 @@ module Core
           vocabulary: words(link.section),
           steady: steady?
         )
+      end
+
+      # The eights of a link with changes; one that differs "from 7" on begins as it was taught.
+      def altered(link)
+        read(link.section, link.danced.map(&:row)).zip(link.danced).map do |line, danced|
+          count = danced.changed && danced.origin && Partial.from(danced.row.text)
+          count ? Partial.line(lines(link.section)[danced.origin - 1], line, count) : line
+        end
       end
 
       def key(link) = [link.section.id, link.mirrored, link.changes]

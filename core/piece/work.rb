@@ -5,7 +5,7 @@ module Core
     # A whole group piece: its track, groups, sections (also unplaced ones) and links in running order.
     # groups: [[id, name], …]; checking: what its joins are checked for.
     class Work < Values::Value.of(:title, track: Music::Track.new, groups: [].freeze, sections: [].freeze,
-                                          links: [].freeze, checking: Joins::Checking.new)
+                                          links: [].freeze, checking: Checking.new)
       # Sections in no link: written, but not in the run.
       def unplaced = sections.reject { |section| placed_ids.include?(section.id) }
 

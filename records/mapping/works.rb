@@ -64,8 +64,8 @@ module Records
       private
 
       def checking
-        states = Core::Joins::Checking::CHOICES.select { |each| @piece.setting("checked_for").include?(each.to_s) }
-        Core::Joins::Checking.new(states:, steady: @piece.setting("steady_words"))
+        states = Core::Piece::Checking::CHOICES.select { |each| @piece.setting("checked_for").include?(each.to_s) }
+        Core::Piece::Checking.new(states:, steady: @piece.setting("steady_words"))
       end
 
       def track

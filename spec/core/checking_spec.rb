@@ -1,6 +1,6 @@
 # frozen_string_literal: true
 
-RSpec.describe Core::Joins::Checking do
+RSpec.describe Core::Piece::Checking do
   def typed(id, text)
     Core::Piece::Section.new(id:, name: id, rows: [Core::Piece::Row.new(counts: 8, text:)])
   end
@@ -69,5 +69,25 @@ RSpec.describe Core::Piece::Danced do
     section = Core::Piece::Section.new(id: 1, name: "S", rows:, hazards: %w[lift])
     danced = described_class.new(work(link(section)))
     expect([danced.hazards(section), danced.all_hazards]).to eq [%w[lift jump knee_drop], %w[lift jump knee_drop]]
+  end
+end
+
+RSpec.describe Core::Piece::Partial do
+  def typed(*texts)
+    rows = texts.map { |text| Core::Piece::Row.new(counts: 8, text:) }
+    Core::Piece::Section.new(id: "s", name: "S", rows:)
+  end
+
+  it "begins an eight as it was taught, and goes on with the new words from the count that is said" do
+    section = typed("1 step R 2 step L 5 kick R 7 jump")
+    row = Core::Piece::Row.new(counts: 8, text: "from 5 step R 6 touch L")
+    changed = link(section, id: 2, changes: Core::Piece::Changes.new(replace: { 1 => row }))
+    danced = Core::Piece::Danced.new(work(link(section, id: 1), changed))
+    expect(danced.plain_lines(changed).first.moves.map { |move| [move.count, move.text] }).to eq [
+      [1, "step R"], [2, "step L"], [5, "step R"], [6, "touch L"]
+    ]
+    expect(danced.forks.map { |fork| [fork.row, fork.count] }).to eq [[1, 5.0]]
+    texts = ["from 7: jump", "from count 3 clap", "step R from 7", "from 5 to 8 hold"]
+    expect(texts.map { |text| described_class.from(text) }).to eq [7, 3, nil, nil]
   end
 end

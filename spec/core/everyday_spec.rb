@@ -109,3 +109,17 @@ RSpec.describe Core::Movement do
     end
   end
 end
+
+RSpec.describe Core::Movement::Walk do
+  def walk(text, **stated)
+    described_class.new(Core::Movement::Reader.new.read(text), exit: stated)
+  end
+
+  it "never overwrites what is stated, and says where the steps come to something else" do
+    other = walk("1 step R 2 step L", weight: :right, facing: 1)
+    expect([other.exit.weight.value, other.exit.weight.source]).to eq %i[right stated]
+    expect(other.findings.map { |finding| [finding.reason, finding.subject] }).to eq [%i[stated_otherwise weight]]
+    expect(walk("1 step R 2 step L", weight: :left).findings).to be_empty
+    expect(walk("1 step R 2 weathervane", weight: :left).findings).to be_empty
+  end
+end

@@ -65,7 +65,7 @@ RSpec.describe "the gate", :web do
 
   it "says at its line that the name of a new person is too long" do
     sign_in director
-    send_form "/pieces", { "title" => "New", "structure" => "Gate, 4 eights, #{'Ann ' * 30}" }
+    send_form "/pieces", { "title" => "New", "structure" => "Gate, 4 eights, #{'Ann' * 30}" }
     expect(last_response.status).to eq 422
     expect(last_response.body).to include I18n.t("findings.structure.long_teacher", line: 1, subject: 80)
   end

@@ -80,7 +80,7 @@ RSpec.describe "screens", :web do
         "Opening Walk: mats",
         "With a spotter until both say otherwise",
         "Away Bram Test",
-        "music in at -0:02.0"
+        "count in before the music"
       )
       expect(text("/rehearsals/#{rehearsal.id}/call-sheet?print=letter")).to include("Called and released")
       expect(body).to include('class="paper letter"')

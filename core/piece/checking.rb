@@ -1,7 +1,7 @@
 # frozen_string_literal: true
 
 module Core
-  module Joins
+  module Piece
     # What the joins of a piece are checked for: not every class needs feet. Counts, groups, tempo and repeats always
     # are; those of CHOICES as they are chosen. steady: words nobody knows never change the feet.
     class Checking < Values::Value.of(states: %i[weight facing level place hands].freeze, steady: false)

@@ -1,0 +1,57 @@
+# frozen_string_literal: true
+
+module Core
+  module Movement
+    class Phrase
+      # What a step comes to with what stands beside it: how far it turns, what the hands hold, what it leaves open.
+      module Facts
+        private
+
+        # Who goes round somewhere may face anywhere.
+        def astray(act)
+          going = %w[walk run skip gallop].include?(act.step.name)
+          going && act.ways.intersect?(%w[round around upstage]) ? [:facing] : []
+        end
+
+        # "jump L": to the left, or onto it; "R knee": up, or only bent.
+        def landing(act, sides)
+          jumped = act.step.name == "jump" && sides.any?
+          bare = act.step.name == "lift knee" && act.noun == "knee" && act.ways.empty?
+          jumped || bare ? [:weight] : []
+        end
+
+        def turn(act, side)
+          step = act.step
+          return Turning.signed(step.turn, side) if step.turn != 0 && act.amount.nil?
+          return 0 unless step.name == "turn" || step.turn != 0 || act.amount
+
+          Turning.of(act.amount, side, against: step.turn.negative?)
+        end
+
+        def travel(act) = act.ways.filter_map { |way| Lexicon::WAYS[way] }.first
+
+        # Which layer is left to the dancer.
+        def free_layer
+          words = @words.map(&:first)
+          return :feet if words.intersect?(%w[foot feet steps legs])
+
+          words.filter_map { |word| Lexicon::PARTS[word] }.first || :feet
+        end
+
+        # What the hands hold afterwards: "pick up the grey cloth" => "grey cloth", "put it down" => "".
+        def hands(step)
+          return step.hands && "" if step.hands != :take
+
+          step.holds || held
+        end
+
+        def held
+          said = @words.map(&:first).reject do |word|
+            Lexicon.idle?(word) || Lexicon::SIDES.key?(word) || %w[pick up take grab].include?(word)
+          end
+          said.empty? ? "prop" : said.join(" ")
+        end
+      end
+    end
+  end
+end
