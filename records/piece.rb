@@ -21,6 +21,7 @@ module Records
       "checked_for" => Core::Piece::Checking::CHOICES.map(&:to_s),
       "steady_words" => false,
       "waiting_lines" => [],
+      "count_in" => Core::Music::StartPoint::COUNT_IN,
       "opening" => {},
       "ending" => {}
     }.freeze

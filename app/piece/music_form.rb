@@ -4,7 +4,7 @@ module App
   module Piece
     # Title and dates of a piece beside its track, as typed.
     module MusicForm
-      FIELDS = %w[title show_date length first_count tempo form].freeze
+      FIELDS = %w[title show_date length first_count count_in tempo form].freeze
 
       module_function
 
@@ -17,6 +17,7 @@ module App
           "show_date" => piece.show_date&.iso8601,
           "length" => track.length_seconds && Formats::Times.length(track.length_seconds),
           "first_count" => TempoLines.plain(track.first_count_seconds.to_f),
+          "count_in" => piece.setting("count_in"),
           "tempo" => TempoLines.render(track.tempo),
           "form" => FormLines.render(track.form)
         }

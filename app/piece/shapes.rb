@@ -19,6 +19,7 @@ module App
         show_date: :text,
         length: :text,
         first_count: :text,
+        count_in: :text,
         tempo: :text,
         form: :text,
         cut: :text,

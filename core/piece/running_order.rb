@@ -29,7 +29,7 @@ module Core
       def link_at(count) = links.find { |placed| count.between?(placed.start_count, placed.end_count) }
 
       # Every link's start and every named eight's, in order: Music::StartPoint.
-      def start_points(count_in: Music::StartPoint::COUNT_IN)
+      def start_points(count_in: @work.count_in)
         links.flat_map { |placed| points_in(placed, count_in) }
       end
 

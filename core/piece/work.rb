@@ -3,9 +3,10 @@
 module Core
   module Piece
     # A whole group piece: its track, groups, sections (also unplaced ones) and links in running order.
-    # groups: [[id, name], …]; checking: what its joins are checked for.
+    # groups: [[id, name], …]; checking: what its joins are checked for; count_in: counts called before a start point.
     class Work < Values::Value.of(:title, track: Music::Track.new, groups: [].freeze, sections: [].freeze,
-                                          links: [].freeze, checking: Checking.new)
+                                          links: [].freeze, checking: Checking.new,
+                                          count_in: Music::StartPoint::COUNT_IN)
       # Sections in no link: written, but not in the run.
       def unplaced = sections.reject { |section| placed_ids.include?(section.id) }
 

@@ -58,7 +58,8 @@ module Records
         sections = @piece.sections.to_a
         built = sections.to_h { |section| [section.id, section(section)] }
         Score::Work.new(title: @piece.title, track: track, groups: @piece.groups.map { |group| [group.id, group.name] },
-                        sections: built.values, links: @piece.links.map { |link| link(link, built) }, checking:)
+                        sections: built.values, links: @piece.links.map { |link| link(link, built) }, checking:,
+                        count_in: @piece.setting("count_in"))
       end
 
       private

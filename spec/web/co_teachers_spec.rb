@@ -70,3 +70,23 @@ RSpec.describe "several teachers of one section", :web do
     expect(called.call).to eq %w[Mel]
   end
 end
+
+RSpec.describe "a count-in", :web do
+  it "is chosen for the piece, and moves where the music starts" do
+    studio = make_studio
+    director = make_member(studio, "director")
+    piece = make_piece(studio, director).reload
+    sign_in director
+    from = lambda do
+      Records::Mapping::Works.load(piece.reload).order.start_points.map { |point| point.music_from.round(1) }
+    end
+    before = from.call
+    send_form "/pieces/#{piece.id}/music", music_of(piece).merge("count_in" => "8")
+    expect(last_response.status).to eq 302
+    expect(before.zip(from.call).map { |old, new| (old - new).round(1) }.uniq).to eq [2.0]
+    send_form "/pieces/#{piece.id}/music", music_of(piece).merge("count_in" => "7")
+    expect(piece.reload.setting("count_in")).to eq 8
+  end
+
+  def music_of(piece) = App::Piece::MusicForm.now(piece.reload).transform_values(&:to_s)
+end

@@ -67,6 +67,7 @@ module App
           Core::Music::StartPoint.at(
             work.track.map,
             beat,
+            count_in: work.count_in,
             name: I18n.t("joins.take_from", name: placed.name, eight: row),
             link: placed.index,
             row:,

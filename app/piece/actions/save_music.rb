@@ -58,10 +58,17 @@ module App
         # What was not touched keeps what it holds, which may be more exact than what its field shows.
         def save
           @piece.update!({ title: @facts.title, show_date: @facts.show_date }.slice(*touched(:title, :show_date)))
+          count_in if form.touched.include?("count_in")
           track = @piece.track || Records::Track.new(studio: @piece.studio, piece: @piece)
           track.update!(track_facts.slice(*track_fields(track)))
           @piece.touch
           Shared::KeepRevision.new(@piece, @account).record("music")
+        end
+
+        # One of those there are; anything else leaves it as it is.
+        def count_in
+          chosen = Core::Music::StartPoint::COUNT_INS.find { |counts| counts.to_s == form.merged["count_in"] } or return
+          @piece.update!(settings: @piece.settings.merge("count_in" => chosen))
         end
 
         def track_facts
