@@ -42,7 +42,7 @@ module App
               name: link.name,
               echo: link.echo,
               length: Core::Piece::LengthText.render(sketch.rows),
-              teacher: sketch.teacher,
+              teacher: [sketch.teacher, *sketch.others].compact.join(" & "),
               from: link.start_count,
               at: Formats::Times.length(link.start_seconds)
             )

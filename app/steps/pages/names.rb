@@ -33,7 +33,7 @@ module App
         def unknown = names.unknown
 
         def who(sections)
-          said = sections.map { |section| [section.name, teacher(section.choreographer)&.name].compact.join(", ") }
+          said = sections.map { |section| [section.name, taught_by(section)].compact.join(", ") }
           said.join(" · ")
         end
 

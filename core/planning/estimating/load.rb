@@ -27,7 +27,7 @@ module Core
           choreographer:,
           sections:,
           eights: sections.sum { |section| part(section, section.eights + changed_eights(section)) },
-          minutes: sections.sum { |section| part(section, @estimate.learn(section).minutes) }
+          minutes: sections.sum { |section| part(section, @estimate.learn(section).minutes) }.round
         )
       end
 
