@@ -8,7 +8,7 @@ module Core
       # step: Step, or nil where only words are left; sides: feet, in order; layer: of a part above the legs, with
       # step nil; ways, amount, doubts; from, to: its words; names: which words nobody knows.
       Act = Struct.new(
-        :step, :sides, :layer, :ways, :amount, :doubts, :from, :to, :unknown, :it, :on, :noun, :face,
+        :step, :sides, :layer, :ways, :amount, :doubts, :from, :to, :unknown, :it, :on, :noun, :face, :toward,
         keyword_init: true
       ) do
         def upper? = !layer.nil?
@@ -117,22 +117,20 @@ module Core
         return current.sides << side if unknown_yet?
         return @sides << element if begins_anew?
 
-        current.upper? ? nil : current.sides << side
+        return if current.upper?
+
+        current.toward = true if before&.word == "the" && before(2)&.word == "to"
+        current.sides << side
       end
 
       def take_way(element)
         way = element.word
         return put_foot(element) if @sides.any? && !verb_next?
+        return there_and_back(way) if @joined && current&.step&.foot == :put
 
         return rise_from(current) if way == "up" && current&.step&.level == :floor
 
         current ? current.ways += [way] : @ways += [way]
-      end
-
-      # "spiral up", "roll up from the floor".
-      def rise_from(act)
-        act.doubts += act.step.doubts
-        act.step = @vocabulary.find("get up")
       end
 
       def take_amount(element)

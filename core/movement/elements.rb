@@ -29,7 +29,7 @@ module Core
           %i[weight facing level],
         ["partners?", "flyers?", "bases?", "anywhere", "somewhere(?: else)?", "all over",
          "a?round the (?:room|stage|floor|circle|space)",
-         "in (?:a |the )?(?:circles?|square|triangle|figure of eight|spiral)",
+         "(?:the )?(?:perimeter|outside edge)", "in (?:a |the )?(?:circles?|square|triangle|figure of eight|spiral)",
          "(?:to|into|find) (?:your|a|the|their) (?:new |own |next )?(?:spots?|places?|positions?|formation)",
          "in (?:a |the )?ring", "with your friend", "face to face", "each other"] =>
           %i[weight facing],
@@ -45,7 +45,7 @@ module Core
       STARTS = %w[
         on onto to into at in along across down up wherever contact partner partners flyer flyers base bases they
         he she anywhere somewhere all
-        around round with towards away the window windows door over face each until find
+        around round with towards away the window windows door over face each until find perimeter outside
       ].to_set.freeze
       NEGATIONS = %w[no not without dont never].freeze
       private_constant :PLACES, :DOUBTS, :FACES, :WALLS, :FACE, :SHOULDER, :STARTS, :NEGATIONS

@@ -104,6 +104,7 @@ module Core
 
       def sides_of(act)
         sides = act.sides
+        sides = [] if act.toward && act.step.each
         sides = [@last] if sides.empty? && @last && its?(act)
         return sides unless act.on && act.step.foot == :free && act.step.weights.empty?
 
@@ -111,7 +112,11 @@ module Core
       end
 
       # "kick L, put it down", "step on it": the foot. What is put down after anything else is in the hands.
-      def its?(act) = act.it && act.step.foot? && (act.step.foot != :put || @after == :gesture)
+      def its?(act)
+        return @after == :gesture if act.step.foot == :put
+
+        act.it && act.step.foot?
+      end
 
       def upper(act, text)
         name = act.step&.name || Lexicon::GENERIC.fetch(act.layer)
@@ -145,7 +150,7 @@ module Core
           length: step.counts > 1 ? step.counts * 12 : nil, usual: step.counts > 1,
           turn: act.face ? 0 : turn(act, sides.first), facing: act.face, level: step.level, travel: travel(act),
           layer: step.kind == :free ? free_layer : step.layer, hands: hands(step),
-          doubts: (step.doubts + act.doubts + astray(act) + landing(act, sides)).uniq
+          doubts: (own_doubts(act) + act.doubts + astray(act) + landing(act, sides)).uniq
         )
       end
     end

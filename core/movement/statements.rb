@@ -44,6 +44,7 @@ module Core
         stands: "(?<word>#{STAYS}) (?:it |up |there |wide |still |steady |tall |and hold |down |back )*" \
                 "(?<tail>(?:on|onto|over) #{DET}(?<side>both|right|left|it)\\b#{NOT_FEET}" \
                 "(?: foot| leg| feet| one)?)(?! side)",
+        to_foot: "(?:up|down|back|over) (?<tail>to #{DET}(?<side>right|left) (?:foot|leg))",
         on_leg: "\\A(?:(?:so|you|youre|be|get|and|now|are|all|then) )*on #{DET}(?<side>right|left) (?:foot|leg)\\b" \
                 "(?! (?:step|tap|kick))",
         lands: "(?<word>land|lands|landing) (?<tail>(?:on |on the )?(?<side>right|left|both)(?: foot| feet)?)",
@@ -76,7 +77,7 @@ module Core
       # Without these words a pattern need not be tried.
       SIGNS = {
         none: /weight/, given: /weight/, weight: /weight/, free: /free/, free_foot: /free/, ended: /end|finish/,
-        stands: /\b(?:on|onto|over) .*(?:left|right|both|it\b)/, lands: /land/, on_leg: /on /,
+        stands: /\b(?:on|onto|over) .*(?:left|right|both|it\b)/, lands: /land/, on_leg: /on /, to_foot: /to /,
         together: /feet|both|two|2/,
         position: /first|second|fo?u?rth|fifth|parallel|\d(?:st|nd|th)/, choice: /feet|foot|legs?\b|steps|footwork/,
         away: /back|away/, facing: /fac/, level: /seat|sit|sat|kneel|lying|laying/, on_feet: /your feet/
@@ -127,6 +128,7 @@ module Core
       def said_ended(match, _text) = { weight: foot(match), ending: true }
       def said_stands(match, _text) = match[:side] == "it" ? { same: true } : { weight: foot(match) }
       def said_lands(match, _text) = { weight: foot(match) }
+      def said_to_foot(match, _text) = { weight: foot(match) }
       def said_on_leg(match, _text) = { weight: foot(match) }
       def said_together(_match, _text) = { weight: :both }
 

@@ -14,6 +14,7 @@ module Core
       def of(amount, side, against: false)
         return if amount.nil?
         return amount if (amount % 4).zero? && side.nil?
+        return if against && !(amount % 4).zero?
 
         side && signed(against ? -amount : amount, side)
       end

@@ -83,6 +83,19 @@ module Core
         end
 
         def part_at?(by) = following(by)&.kind == :part
+
+        # "R foot forward and back": no weight on it.
+        def there_and_back(way)
+          current.step = @vocabulary.find("lift")
+          current.ways += [way]
+          @joined = false
+        end
+
+        # "spiral up", "roll up from the floor".
+        def rise_from(act)
+          act.doubts += act.step.doubts
+          act.step = @vocabulary.find("get up")
+        end
       end
     end
   end

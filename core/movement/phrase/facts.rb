@@ -13,6 +13,12 @@ module Core
           going && act.ways.intersect?(%w[round around upstage]) ? [:facing] : []
         end
 
+        # What a step leaves open; not which way it faces, where that was said.
+        def own_doubts(act)
+          doubts = act.toward && act.step.each ? [:weight, *act.step.doubts] : act.step.doubts
+          act.amount || act.face ? doubts - [:facing] : doubts
+        end
+
         # "jump L": to the left, or onto it; "R knee": up, or only bent.
         def landing(act, sides)
           jumped = act.step.name == "jump" && sides.any?

@@ -7,7 +7,8 @@ module Core
       STREET = [
         Step.of("two-step", "two step", weights: %i[lead other], swing: [0, 12], counts: 2),
         Step.of("running man", weights: %i[lead other], swing: [0, 12], counts: 2),
-        Step.of("cross-unwind", "cross unwind", "unwind", weights: [:both], turn: 4, counts: 2, doubts: [:weight]),
+        Step.of("cross-unwind", "cross unwind", "unwind", weights: [:both], turn: 4, counts: 2,
+                                                          doubts: %i[weight facing]),
         Step.of("slide", "glide", "slides", "glides", weights: [:lead], counts: 2, open: true),
         Step.of("top rock", "toprock", weights: %i[lead other], swing: [0, 12], counts: 2),
         Step.of("chest pop", "pop", "pops", layer: :body),

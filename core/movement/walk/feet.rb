@@ -22,6 +22,7 @@ module Core
           ask(row, move, :same_foot, side) if @state.weight.value == other(bearing) && sure_feet? && !@implied
           return put_somewhere(side, move) if step.foot == :put
 
+          @put = nil
           @gesture = side
           lean_on(bearing)
         end
