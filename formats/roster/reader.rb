@@ -12,6 +12,8 @@ module Formats
       COLUMNS = { name: /\A(?:name|full name|dancer|student|who)\z/i, first: /\A(?:first|first name|given name)\z/i,
                   last: /\A(?:last|last name|surname|family name)\z/i, groups: /\A(?:groups?|class|line|team)\z/i,
                   leader: /\A(?:leader|captain)\z/i, adult: /\A(?:adult|over 18|18\+)\z/i }.freeze
+      GROUP_LINE = /\A(?<group>[^:]{1,60}?)\s*:\s*(?<name>.*)\z/
+      private_constant :GROUP_LINE
       YES = /\A(?:y|yes|x|true|1|leader)\z/i
       Person = Struct.new(:name, :groups, :leader, :adult, :line, :lines, :known, keyword_init: true)
       Fault = Struct.new(:line, :kind, :subject, :lines, keyword_init: true)
@@ -35,7 +37,9 @@ module Formats
         empty, filled = Rows.new(Letters.of(@source)).all.partition { |row| row.cells&.all?(&:empty?) }
         heading = header(filled.first&.cells)
         @columns = heading || { name: 0, groups: 1, leader: 2 }
-        people = within_limit(filled.drop(heading ? 1 : 0)).filter_map { |row| person(row) }
+        rows = within_limit(filled.drop(heading ? 1 : 0))
+        rows = rows.flat_map { |row| of_group(row) } unless heading
+        people = rows.filter_map { |row| person(row) }
         answer(people, heading: heading ? filled.first.lines.size : 0, empty: lines(empty))
       rescue FaultyFile
         fault(1..1, :no_text, "")
@@ -70,6 +74,17 @@ module Formats
         found =
           COLUMNS.filter_map { |name, pattern| (at = cells.index { |cell| cell.match?(pattern) }) && [name, at] }.to_h
         found if found.key?(:name) || found.key?(:first)
+      end
+
+      # "Scouts: Ada, Bram" is a row for each; the line is counted with the first of them.
+      def of_group(row)
+        match = GROUP_LINE.match(row.cells&.first.to_s) or return [row]
+        names = [match[:name], *row.cells.drop(1)].reject(&:empty?)
+        return [row.with_cells(["", match[:group]])] if names.empty?
+
+        names.each_with_index.map do |name, i|
+          row.with_cells([name, match[:group]], lines: i.zero? ? row.lines : (row.lines.first...row.lines.first))
+        end
       end
 
       def person(row)

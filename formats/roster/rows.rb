@@ -7,7 +7,9 @@ module Formats
     class Rows
       # So many lines a cell may go over.
       LONGEST = 4
-      Row = Struct.new(:lines, :cells, :text)
+      Row = Struct.new(:lines, :cells, :text) do
+        def with_cells(cells, lines: self.lines) = self.class.new(lines, cells, text)
+      end
 
       def initialize(text)
         @lines = text.split("\n", -1)

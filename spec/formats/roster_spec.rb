@@ -15,6 +15,15 @@ RSpec.describe Formats::Roster do
     expect(described_class.render([{ name: "=cmd X", groups: ["a"], leader: true }])).to include("'=cmd X,a,yes")
   end
 
+  it "understands a group and its names on one line, which is counted once" do
+    result = read("Scouts: Ada Quill, Bram Oak, Ada Quill\nNurses: \nCleo Ash, Builders")
+    expect(result.people.map { |person| [person.name, person.groups, person.line] }).to eq [
+      ["Ada Quill", ["Scouts"], 1], ["Bram Oak", ["Scouts"], 1], ["Cleo Ash", ["Builders"], 3]
+    ]
+    expect(result.faults.map { |fault| [fault.line, fault.kind] }).to eq [[1, :twice], [2, :no_name]]
+    expect(result.lines.values.sum).to eq 3
+  end
+
   it "writes what it reads back" do
     written = described_class.render([{ name: "Ada \"Nan\" Quill", groups: %w[Scouts Solo], leader: false,
                                         adult: true }])
