@@ -36,6 +36,7 @@ module App
         note: :text,
         layer_school: :text,
         being_made: :text,
+        known: :text,
         feel: :text,
         bring: :text,
         choreographer: :text,

@@ -20,7 +20,9 @@ module Core
       KEYS = /\b(?:again|repeat(?:s|ed)?|same|twice|thrice|once\ more|one\ more\ time|reversed?|mirror(?:ed)?)\b|
         \b(?:other|opposite)\ (?:way|side|foot|leg)\b|\bdo\ (?:that|it)\b/x
       TURNED = /\b(?:swap|change)\b|\b(?:reversed?|mirror(?:ed)?)\b|\b(?:other|opposite) (?:way|side|foot|leg)\b/
-      private_constant :WORDS, :SWAP, :THERE, :KEYS, :TURNED
+      # Most moves that a repeat makes: beyond that it is no dance.
+      MOST = 256
+      private_constant :MOST, :WORDS, :SWAP, :THERE, :KEYS, :TURNED
 
       # tokens: Tokens::Token of words => Said or nil.
       def self.of(tokens)
@@ -51,6 +53,8 @@ module Core
       def again(more, positions: [], turned: false, side: nil)
         part = part_of(positions)
         return [] if part.empty?
+
+        more = [more, MOST / part.size].min
 
         span = span_of(part)
         turned ||= side && first_side(part) && first_side(part) != side

@@ -6,12 +6,13 @@ module Core
     # entry, exit: what is stated of the body at its edges ({weight: :left, facing: 5}); feel: "even" or "triplet".
     # layers: how its layers are taught; being_made: it is created with the dancers. co_teachers: who teaches it with
     # the choreographer; teachers_needed: "all", or "one" of them; planned_by: whom a plan calls where one is enough.
-    # parts: empty when every group dances it as written.
+    # known: it is there already, to be joined and not taught. parts: empty when every group dances it as written.
     class Section < Values::Value.of(
       :id, :name, choreographer: nil, rows: [].freeze, time: "normal", expected_counts: nil,
                   parts: [].freeze, hazards: [].freeze, difficulty: 1.0, method: "drill", minutes: nil,
                   entry: {}.freeze, exit: {}.freeze, feel: "even", fidelity: "set", layers: "together",
-                  being_made: false, co_teachers: [].freeze, teachers_needed: "all", planned_by: nil
+                  being_made: false, co_teachers: [].freeze, teachers_needed: "all", planned_by: nil,
+                  known: false
     )
       # In which order layers are taught => how often its slow passes are danced for that.
       LAYERS = { "together" => 1, "feet_first" => 2, "arms_first" => 2 }.freeze

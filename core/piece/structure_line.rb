@@ -9,9 +9,10 @@ module Core
       MIRRORED = %r{\A(?:other side|mirrored|o/s|opposite side)\z}i
       ALTERED = /\A(?:with\ changes|changes|different|altered)
         (?:\s*(?:in|on|to|at)?\s*(?:eights?)?\s*(?<rows>[\d\s,&–-]+))?\z/ix
+      KNOWN = /\A(?:known|known already|already known|they know it)\z/i
       UNPLACED = /\A(?:not placed|unplaced|spare)\z/i
       TAIL = %r{\s+(?:again|(?:again\s+)?(?:on\s+the\s+)?other\s+side|o/s)\z}i
-      private_constant :AGAIN, :MIRRORED, :ALTERED, :UNPLACED, :TAIL
+      private_constant :AGAIN, :MIRRORED, :ALTERED, :KNOWN, :UNPLACED, :TAIL
 
       ALONE = /\s+alone\z/i
       THEN = /\A(?:and\s+then|and|then)\s+/i
@@ -42,6 +43,9 @@ module Core
       # Whether it is danced on the other side.
       def mirrored? = !!@mirrored
 
+      # Whether it is known already, and not to be taught.
+      def known? = !!@known
+
       # Whether it is written without a place in the order.
       def unplaced? = !!@unplaced
 
@@ -71,6 +75,7 @@ module Core
         when AGAIN then @again = true
         when MIRRORED then @mirrored = true
         when UNPLACED then @unplaced = true
+        when KNOWN then @known = true
         when ALTERED then @changed = numbers(Regexp.last_match[:rows])
         else take_length_or_teacher(part)
         end

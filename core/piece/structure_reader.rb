@@ -22,8 +22,8 @@ module Core
       HELPING = /\s+(?:helping|assisting|too)\z/i
       SEVERAL = /[&+]|\bwith\b|\band\b/
       private_constant :TOGETHER, :HELPING, :SEVERAL
-      # teacher: its owner; others: who teaches it too.
-      Sketch = Struct.new(:name, :rows, :teacher, :others, :line, keyword_init: true)
+      # teacher: its owner; others: who teaches it too; known: it is there already.
+      Sketch = Struct.new(:name, :rows, :teacher, :others, :known, :line, keyword_init: true)
       SketchLink = Struct.new(:section, :mirrored, :changed, :line, keyword_init: true)
       # ways: how an unclear line may have been meant, each as it would be typed.
       Finding = Struct.new(:line, :kind, :subject, :hint, :ways, keyword_init: true)
@@ -32,8 +32,8 @@ module Core
         # Counts of all links.
         def total_counts = links.sum { |link| sections[link.section].rows.sum }
 
-        # Counts that have to be taught: every section once.
-        def new_counts = sections.sum { |section| section.rows.sum }
+        # Counts that have to be taught: every section once, unless it is known.
+        def new_counts = sections.reject(&:known).sum { |section| section.rows.sum }
       end
 
       def initialize(text, teachers: [], lengths: {})
@@ -93,6 +93,7 @@ module Core
           rows: check_rows(line, rows),
           teacher: (taught = teachers(line)).first,
           others: taught.drop(1),
+          known: line.known?,
           line: line.number
         )
         @sections.size - 1

@@ -26,7 +26,8 @@ module Core
 
       def described(section)
         taught = section.teachers.filter_map { |id| @teachers[id] }.join(" & ")
-        [section.name, LengthText.render(section.rows.map(&:counts)), taught].reject(&:empty?)
+        known = section.known ? "known" : ""
+        [section.name, LengthText.render(section.rows.map(&:counts)), taught, known].reject(&:empty?)
       end
 
       def echoes(link)

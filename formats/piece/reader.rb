@@ -63,6 +63,7 @@ module Formats
           name: fields.text("name"),
           choreographer: fields.text("choreographer", default: nil),
           co_teachers: fields.texts("co_teachers"),
+          known: fields.flag("known"),
           teachers_needed: fields.choice("teachers_needed", %w[all one], default: "all"),
           time: fields.choice("time", Score::Section::BEATS.keys, default: "normal"),
           expected_counts: fields.integer("expected_counts", default: nil),

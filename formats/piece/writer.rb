@@ -35,6 +35,7 @@ module Formats
           "name" => section.name,
           "choreographer" => section.choreographer&.to_s,
           "co_teachers" => (section.co_teachers.map(&:to_s) if section.co_teachers.any?),
+          "known" => (true if section.known),
           "teachers_needed" => (section.teachers_needed unless section.teachers_needed == "all"),
           "time" => section.time,
           "expected_counts" => section.expected_counts,

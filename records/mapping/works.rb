@@ -94,6 +94,7 @@ module Records
           fidelity: section.fidelity,
           layers: section.layer_school,
           being_made: section.being_made,
+          known: section.known,
           entry: edge(section.stated_entry),
           exit: edge(section.stated_exit)
         )

@@ -21,6 +21,18 @@ RSpec.describe Core::Piece::Section do
     expect(learn.choreographers).to eq %w[jo mel]
   end
 
+  it "is joined and not taught where it is known already, and is nobody's load" do
+    known = section("k", 8, 8, choreographer: "ann", known: true)
+    kinds = tasks(known, taught).map(&:kind)
+    expect([kinds.count("learn"), kinds.include?("join")]).to eq [1, true]
+    shares = Core::Planning::Load.new(work(link(known), link(taught))).shares
+    expect(shares.map { |share| [share.choreographer, share.eights] }).to eq [["ann", 0], ["jo", 1.0], ["mel", 1.0]]
+    structure = Core::Piece::StructureReader.new("Gate, 2 eights, Ann, known\nNets, 1 eight").structure
+    expect([structure.sections.map(&:known), structure.new_counts]).to eq [[true, false], 8]
+    written = Core::Piece::StructureWriter.new(work(link(known)), teachers: { "ann" => "Ann" }).text
+    expect(written).to eq "Section k, 2 eights, Ann, known"
+  end
+
   it "keeps one owner for a join" do
     join = tasks(section("d", 8, choreographer: "ann"), taught).find { |task| task.kind == "join" }
     expect(join.choreographers).to eq %w[jo]

@@ -97,6 +97,11 @@ RSpec.describe Core::Movement do
     end
   end
 
+  it "makes no crowd of moves of repeats of repeats" do
+    lines = described_class::Reader.new.read("step R L R L, x99, x99, x99, again, do that twice")
+    expect(lines.sum { |line| line.moves.size }).to be <= 2_000
+  end
+
   it "keeps every word of what it does not know, and no count before the first" do
     line = described_class::Reader.new.read("1 weathervane 3 step R (like rain) 5 zig zag").first
     expect(line.moves.select { |move| move.kind == :unknown }.map(&:text)).to eq ["weathervane", "zig zag"]

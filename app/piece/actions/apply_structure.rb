@@ -27,6 +27,7 @@ module App
         def section(sketch)
           section = @known[sketch.name.downcase] || create(sketch)
           taught_by(section, sketch) if sketch.teacher
+          section.update!(known: sketch.known)
           ResizeEights.new(section).resize(sketch.rows)
           section
         end

@@ -44,6 +44,7 @@ module App
             time: section.time,
             feel: section.feel,
             teachers_needed: section.teachers_needed,
+            known: section.known,
             stated_entry: plain(section.entry),
             stated_exit: plain(section.exit)
           }

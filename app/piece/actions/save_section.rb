@@ -36,6 +36,7 @@ module App
             note: @params["note"].to_s,
             layer_school: @params["layer_school"].presence || @section.layer_school,
             being_made: @params["being_made"] == "yes",
+            known: @params["known"] == "yes",
             feel: @params["feel"].presence || "even",
             stated_entry: edge("entry"),
             stated_exit: edge("exit"),

@@ -26,10 +26,13 @@ module Core
         Share.new(
           choreographer:,
           sections:,
-          eights: sections.sum { |section| part(section, section.eights + changed_eights(section)) },
-          minutes: sections.sum { |section| part(section, @estimate.learn(section).minutes) }.round
+          eights: taught(sections).sum { |section| part(section, section.eights + changed_eights(section)) },
+          minutes: taught(sections).sum { |section| part(section, @estimate.learn(section).minutes) }.round
         )
       end
+
+      # What is known already takes no teaching.
+      def taught(sections) = sections.reject(&:known)
 
       # One teacher's part of something.
       def part(section, amount)

@@ -54,6 +54,8 @@ module Core
 
         def add_section(placed, share)
           item = @items.of_link(placed.index)
+          return known(placed, item) if placed.section.known
+
           left = left_of(placed.section, item) * share
           return if item.links.first != placed.index || done?(item)
 
@@ -78,6 +80,9 @@ module Core
           catch_up(placed, item, missing) if missing.any?
           add_place(placed, item)
         end
+
+        # What is known already is only put onto its groups and spots.
+        def known(placed, item) = (add_place(placed, item) if item.links.first == placed.index)
 
         # How much of a section is still to be taught, 0 to 1. Where it stopped half way, it goes on one eight before
         # that; where all was shown, the first third is there.
@@ -174,11 +179,13 @@ module Core
             .map(&:id)
         end
 
-        # A join has one owner; a section is taught by whoever is called to it.
+        # A join, the opening and the ending have one owner; a section is taught by whoever is called to it.
         def add(item:, section:, dancers: @items.dancers(item), **fields)
-          choreographers = item.kind == :join ? [section.choreographer].compact : section.called_teachers
+          choreographers = %i[section difference].include?(item.kind) ? section.called_teachers : owner(section)
           push(dancers:, choreographers:, title: item.name, **fields)
         end
+
+        def owner(section) = [section.choreographer].compact
 
         # Sections that lie in its links, unless said otherwise.
         def push(**fields)
