@@ -59,6 +59,10 @@ RSpec.describe "to settle", :web do
     sign_in director
     expect(text("/")).not_to include "weathervane"
     expect(text("#{path}/joins/1")).to include(asked, "not known since “weathervane”")
+    section("Opening Walk").eights.last.update!(text: "step R, weathervane")
+    piece.touch
+    App::Reading::PieceSnapshots.clear
+    expect(text("#{path}/joins/1")).to include "count not set: step R, weathervane"
   end
 
   it "goes to the assistants after three days, and at once where the teacher has no account" do

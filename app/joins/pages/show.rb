@@ -38,7 +38,6 @@ module App
         def fact_conflicts = FactsForm.conflicts(facts, piece)
         def named_owner?(person) = facts.value("owner") == person.id.to_s
         def owner = people[standing.owner_id]
-        def teacher_of(placed) = teacher(placed.section.choreographer)
         def tick? = Piece::Policy.new(member, piece).tick?
         def history = @history ||= piece.agreements.where(join_key: join.key).order(id: :desc).limit(12).to_a
         def teachers = piece.studio.people.choreographers.order(:name)
@@ -81,6 +80,9 @@ module App
           from = side.equal?(held.seam.leaving) ? [line.counts - 4, 0].max : 0
           (from...[from + 4, line.counts].min).map { |count| [called(line, count), moves_on(line, count)] }
         end
+
+        # What is danced at an edge without a count yet.
+        def loose(side) = side.line ? side.line.loose.map(&:text) : []
 
         # Whose section a mend types into, and whether this member may.
         def may_mend?(mend)
