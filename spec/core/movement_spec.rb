@@ -221,11 +221,12 @@ RSpec.describe Core::Piece::Check do
   end
 
   it "prints itself by its schema, findings with their place" do
-    check = described_class.new(work(link(typed("x", "1 step R 2 step R"))))
+    check = described_class.new(work(link(typed("x", "1 step R 2 step R")), link(typed("y", "1 step R 5 weathervane"))))
     out = JSON.parse(Formats::PieceCheck.render(check, say: SAY))
     expect(
       JSONSchemer.schema(JSON.parse(File.read("docs/formats/piece-check-1.schema.json"))).validate(out).to_a
     ).to be_empty
+    expect(out["links"].last["exit"]["weight"]).to eq("value" => "right", "source" => "supposed")
     expect(out["walk"]).to eq [
       {
         "link" => 1,
