@@ -97,7 +97,7 @@ module Core
       end
 
       def begin_step(step, element)
-        put_sides if @sides.any? && step.name == "close" && %w[together tog].include?(element.word)
+        put_sides if @sides.any? && side_steps?(step, element)
         step = @vocabulary.find("lift") if @noun == "leg" && step.name == "slide"
         start(element, step:, sides: own_sides, noun: @noun)
         @noun = nil

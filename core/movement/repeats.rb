@@ -7,22 +7,24 @@ module Core
     #
     #   Repeats.of(tokens of "same to the left")  # => Repeats::Said with more: 1, side: :left
     class Repeats
-      # more: how often again; turned: on the other side; side: to be begun on.
-      Said = Struct.new(:more, :turned, :side, keyword_init: true)
+      # more: how often again; turned: on the other side; side: to be begun on; those: of what was named last, whatever
+      # that is.
+      Said = Struct.new(:more, :turned, :side, :those, keyword_init: true)
       WORDS = %w[
         and then now just do that it this all the same again repeat repeats repeated thing twice two three times once
         more on to in other way side opposite reverse reversed mirror mirrored left right for of from with foot
         starting whole lot swap sides change legs feet time first second going back leg so we but goes exactly both
-        as before by a you l r lft rt lf rf n
+        as before by a you l r lft rt lf rf n those these them four five six seven
       ].to_set.add("").freeze
       SWAP = /\A(?:and |then )*(?:swap|switch|change)(?: sides| legs| feet)?\z/
       THERE = /\Anow (?:on |to )?the (?:left|right)\z/
       KEYS = /\b(?:again|repeat(?:s|ed)?|same|twice|thrice|once\ more|one\ more\ time|reversed?|mirror(?:ed)?)\b|
-        \b(?:other|opposite)\ (?:way|side|foot|leg)\b|\bdo\ (?:that|it)\b/x
+        \bmore\ of\ (?:those|these|them|that)\b|\b(?:other|opposite)\ (?:way|side|foot|leg)\b|\bdo\ (?:that|it)\b/x
       TURNED = /\b(?:swap|change)\b|\b(?:reversed?|mirror(?:ed)?)\b|\b(?:other|opposite) (?:way|side|foot|leg)\b/
+      OF_THOSE = /\b(?:(?<many>\w+) )?more of (?:those|these|them|that)\b/
       # Most moves that a repeat makes: beyond that it is no dance.
       MOST = 256
-      private_constant :MOST, :WORDS, :SWAP, :THERE, :KEYS, :TURNED
+      private_constant :OF_THOSE, :MOST, :WORDS, :SWAP, :THERE, :KEYS, :TURNED
 
       # tokens: Tokens::Token of words => Said or nil.
       def self.of(tokens)
@@ -33,13 +35,14 @@ module Core
         return unless [KEYS, SWAP, THERE].any? { |pattern| text.match?(pattern) }
 
         side = words.reverse.filter_map { |word| Lexicon::SIDES[word] }.first
-        Said.new(more: more(text), turned: text.match?(TURNED), side:)
+        Said.new(more: more(text), turned: text.match?(TURNED), side:, those: text.match?(OF_THOSE))
       end
 
       def self.more(text)
         return 2 if text.match?(/three times|thrice/)
 
-        1
+        word = text[OF_THOSE, "many"] or return 1
+        Lexicon::NUMBERS[word] || 1
       end
       private_class_method :more
 

@@ -57,7 +57,8 @@ module Core
                   "(?: apart)?(?: (?:left|right)\\z)?)",
         position: "(?:(?:in|to|into|finish|close|closes|closed|closing|hold|land|lands|behind|front) )+" \
                   "(?:a |the |your )?(?:first|second|fourth|fifth|parallel|1st|2nd|4th|5th)(?: position)?" \
-                  "(?! (?:time|one|half|group))|" \
+                  "(?! (?:time|one|half|group))(?: (?:with )?(?:the |your )?(?:left|right) (?:foot |leg )?" \
+                  "(?:is )?(?:back|behind|front|in front|forward))?|" \
                   "(?:first|second|fifth) (?:position|(?=plie|demi|grand|releve|hold))",
         choice: "(?:either|any|whatever|whichever|own) (?:foot|feet|leg|legs|steps|footwork)|(?:foot|feet|steps|legs|" \
                 "footwork) (?:are |is |stay )?(?:whatever|any|free|anything|however|optional|doesnt matter|" \

@@ -30,10 +30,16 @@ module Core
           noun || !STEPS_TO.include?(way) ? "put" : "step"
         end
 
+        # "left together left touch": where a side alone is a step, the next ones are, too.
+        def side_steps?(step, element)
+          (step.name == "close" && %w[together tog].include?(element.word)) || (@bare && step.name == "touch")
+        end
+
         # Sides without a verb, each a step of its own: "R L R L".
         def put_sides
           sides = @sides
           @sides = []
+          @bare = true
           sides.each do |side|
             @begin = side.at
             start(side, step: @vocabulary.find("step"), sides: [side.value])

@@ -102,7 +102,7 @@ module Core
         def begins_anew?
           return true if current.nil? || @joined
           return %i[foot step].include?(after_sides&.kind) if current.upper?
-          return true if foot_then_verb?
+          return true if foot_then_verb? || (@bare && current.step&.name == "close")
           return false if current.sides.empty?
 
           current.ways.any? && following&.kind != :foot

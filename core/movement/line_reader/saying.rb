@@ -18,9 +18,18 @@ module Core
         end
 
         def once_more(said, group, positions)
-          more = group.times ? group.times - 1 : said.more
-          @moves.concat(repeats.again([more, 1].max, positions:, turned: said.turned, side: said.side))
+          more = group.times ? group.times - 1 : (group.amount || said.more)
+          moves = repeats.again([more, 1].max, positions:, turned: said.turned, side: said.side)
+          @moves.concat(said.those ? those(moves) : moves)
           @kept[:words] = true
+        end
+
+        # "three more of those": how much of what was danced that is, and which foot it begins with, nobody says.
+        def those(moves)
+          return moves if moves.empty?
+
+          open = @moves.size > 3 ? %i[weight facing] : %i[weight]
+          [*moves[0...-1], moves.last.with(doubts: moves.last.doubts | open)]
         end
 
         def again(group) = @moves.concat(repeats.again([group.times - 1, 0].max))
