@@ -83,6 +83,20 @@ RSpec.describe Core::Movement do
       expect(ending("1 step R 2 zigzaggle arms").weight.source).to eq :derived
     end
 
+    it "is only supposed where some dance it and others do not, or one may choose, until all are named" do
+      texts = ["odds kneel 1, evens step R 2", "Nurses step R, Doctors step L", "half up, half down", "step R or L",
+               "the front row kneels, the rest step L", "pivot half right", "step R, tap heel L, drop heel L",
+               "step L, R meets it", "walk R L, three more of those"]
+      sources = texts.map { |text| ending(text).weight.source }
+      expect(sources).to all(be(:supposed).or(be(:not_stated)))
+      expect(ending("odds kneel 1, evens step R 2").level.source).to eq :supposed
+      known = ["odds kneel 1, evens wait, all step R 3", "girls step L R", "walk L R, wave or clap",
+               "step L, finish in first", "left together left touch right together right touch"]
+      expect(known.map { |text| ending(text).weight.value }).to eq %i[right right right both right]
+      expect(known.map { |text| ending(text).weight.known? }).to all be true
+      expect(ending("quarter turn right, three more of those").facing.value).to eq 1
+    end
+
     it "is the convention at a start until something turns or lowers, and weight has none" do
       body = ending("1-8 arms open")
       expect([body.facing.convention?, body.level.convention?, body.weight.known?]).to eq [true, true, false]

@@ -55,7 +55,7 @@ module Core
         end
 
         def dance(group, found, positions)
-          moves = sided(found.moves.map { |move| on_chair(alone(move)) }, found.lead || @lead)
+          moves = parted(group, sided(found.moves.map { |move| on_chair(alone(move)) }, found.lead || @lead))
           @lead = nil if moves.any? { |move| move.layer == :feet && move.side }
           put(Times.new(moves, group, @moves, lead: found.lead, odd: method(:odd?)).all, positions, over: group.over)
         end

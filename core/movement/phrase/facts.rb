@@ -5,6 +5,9 @@ module Core
     class Phrase
       # What a step comes to with what stands beside it: how far it turns, what the hands hold, what it leaves open.
       module Facts
+        HALVES = ["pivot turn", "ball-change"].freeze
+        private_constant :HALVES
+
         private
 
         # Who goes round somewhere may face anywhere.
@@ -21,9 +24,18 @@ module Core
 
         # "jump L": to the left, or onto it; "R knee": up, or only bent.
         def landing(act, sides)
+          return [:weight] if half_said?(act, sides)
+
           jumped = act.step.name == "jump" && sides.any?
           bare = act.step.name == "lift knee" && act.noun == "knee" && act.ways.empty?
           jumped || bare ? [:weight] : []
+        end
+
+        # "pivot", "ball change" without a foot: the step before may be its first half. "pivot quarter R": the way.
+        def half_said?(act, sides)
+          return sides.one? && !act.amount.nil? if sides.any? && act.step.name.include?("pivot")
+
+          sides.empty? && HALVES.include?(act.step.name) && @after != :gesture
         end
 
         def turn(act, side)

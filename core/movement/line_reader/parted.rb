@@ -1,0 +1,69 @@
+# frozen_string_literal: true
+
+module Core
+  module Movement
+    class LineReader
+      # Where not everybody dances the same: "odds step R, evens step L", "half up, half down", "step R or L". Each move
+      # is read, but what it changes is known of nobody in particular.
+      module Parted
+        PEOPLE = "girls|boys|men|women|ladies|gents|guys|leaders?|followers?|leads|follows|bases|flyers?|seniors|" \
+                 "juniors|soloists?|corps|littles|bigs|odds|evens|ones|twos|threes|(?:tall|small|little|big|older|" \
+                 "younger|new|centre|center|middle|outside|inside|end) ones"
+        PARTS = "(?:front|back|middle|first|second|third|last|left|right|outside|inside|other|top|bottom) " \
+                "(?:row|line|half|group|circle|people)s?|[ab](?:['’]?s|(?= (?:step|go|hold)))|" \
+                "(?:group|team|partner|line|row|couple|number)s? (?:one|two|three|four|[1-4a-d])|" \
+                "half(?= (?:of|the|you|go|stay|hold|step|up|down|kneel|stand|sit|are|on|do)\\b)"
+        OTHERS = "the rest|others|every(?:one|body) else|some of (?:you|us|them)|" \
+                 "(?:left|right) side of the (?:room|stage|space|line|circle|group)|" \
+                 "if you(?:['’]?re| are)? (?:in|on|at|a|the)"
+        REST = /\b(?:#{OTHERS})\b/i
+        HALVES = /\bhalf (?:up|down|on|go|stay)\b/i
+        SUBJECT = /(?<![\p{L}\d])(?:#{PEOPLE}|#{PARTS})(?![\p{L}\d])/i
+        NAMED = /(?:\A|[,;.:(]\s*|\b(?:and|while) )(?<name>\p{Lu}\p{L}+s)(?=:?\s+\p{Ll})/
+        ALL = /\A(?:then |and |now )*(?:all|everyone|everybody|all together|both)\b(?! else)/i
+        EVERYBODY = /\b(?:all|everyone|everybody)\b/i
+        CHOSEN = /\bor\b(?! (?:so|more|less|two|three|four|five|six)\b)/i
+        private_constant :PEOPLE, :PARTS, :OTHERS, :REST, :HALVES, :SUBJECT, :NAMED, :ALL, :EVERYBODY, :CHOSEN
+
+        private
+
+        # Whether the line speaks of several parts of the cast.
+        def parted?
+          return @parted if defined?(@parted)
+
+          said = @text.scan(SUBJECT).map(&:downcase).uniq
+          @parted = said.size > (@text.match?(EVERYBODY) ? 0 : 1) || @text.match?(REST) ||
+            @text.scan(HALVES).size > 1 || named.size > 1
+        end
+
+        # "Nurses step R, Doctors step L": names that are no steps.
+        def named
+          @text.scan(NAMED).flatten.uniq.reject do |name|
+            @vocabulary.find(name.downcase) || Lexicon.idle?(name.downcase) || Lexicon::PARTS.key?(name.downcase)
+          end
+        end
+
+        # The moves of a group of words, with what they leave open.
+        def parted(group, moves)
+          text = group.words.map(&:text).join(" ")
+          @apart = parted? && !text.match?(ALL)
+          chosen = text.match?(CHOSEN)
+          return moves unless @apart || chosen
+
+          moves.map { |move| move.with(doubts: move.doubts | changed(@moves + moves)) }
+        end
+
+        # What the moves so far changed for some, and maybe not for others.
+        def changed(among)
+          found = []
+          found << :weight if among.any? { |each| each.layer == :feet && %i[step unknown].include?(each.kind) }
+          found << :level if among.any?(&:level)
+          found << :facing if among.any? { |each| turned?(each) }
+          found
+        end
+
+        def turned?(move) = !move.facing.nil? || move.turn != 0
+      end
+    end
+  end
+end
