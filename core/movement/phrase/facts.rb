@@ -6,7 +6,8 @@ module Core
       # What a step comes to with what stands beside it: how far it turns, what the hands hold, what it leaves open.
       module Facts
         HALVES = ["pivot turn", "ball-change"].freeze
-        private_constant :HALVES
+        SEVERAL = /\b(?:two|three|four|five|six|seven|eight|\d) (?:steps|walks|runs)\b/
+        private_constant :HALVES, :SEVERAL
 
         private
 
@@ -24,11 +25,16 @@ module Core
 
         # "jump L": to the left, or onto it; "R knee": up, or only bent.
         def landing(act, sides)
-          return [:weight] if half_said?(act, sides)
+          return [:weight] if half_said?(act, sides) || several?(act)
 
           jumped = act.step.name == "jump" && sides.any?
           bare = act.step.name == "lift knee" && act.noun == "knee" && act.ways.empty?
           jumped || bare ? [:weight] : []
+        end
+
+        # "two steps right two steps left": the way, and nobody says which foot begins.
+        def several?(act)
+          %w[step walk run].include?(act.step.name) && @words.map(&:first).join(" ").scan(SEVERAL).size > 1
         end
 
         # "pivot", "ball change" without a foot: the step before may be its first half. "pivot quarter R": the way.

@@ -72,6 +72,8 @@ module Core
                 "grow", level: :standing, foot: :rise, open: true),
         Step.of("drop", "crouch", "squat", "get low", "down", "drops", "go low", "crouch down", "bend down", "low",
                 "sink", "drop down", level: :low, open: true),
+        Step.of("push off", "push back", "push away", "push back up", "pushes off", "pushes back",
+                doubts: %i[weight], open: true),
         Step.of("change weight", "weight change", "shift", "transfer", "recover", "recovers", "replace",
                 weights: [:lead], open: true),
         Step.of("rock", "rock step", "rock back", "rock forward", weights: %i[lead other], counts: 2, open: true),
