@@ -56,11 +56,13 @@ module Core
       # Which eight of the text a move lies in; a pickup belongs to the first.
       def eight_of(move) = [move.at, 0].max / (@size * 12)
 
+      # A count said of an eight that is over already is open.
       def shifted(moves, by)
         return moves if by.zero?
 
         moves.map do |move|
           next move unless move.at
+          next move.with(at: nil, places: [], said: [], range: false) if move.at < by
 
           move.with(
             at: move.at - by, places: move.places.map { |place| place - by },

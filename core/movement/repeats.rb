@@ -90,7 +90,7 @@ module Core
       # By how much the repeat lies later; nil where its counts are not known.
       def shift(part, span, positions, index)
         return unless span
-        return positions.first - (part.first.at / 12 * 12) + (span * index) if positions.any?
+        return positions.first - (part.map(&:at).min / 12 * 12) + (span * index) if positions.any?
 
         by = span * (index + 1)
         by if part.last.at + by < @size && part.first.at + by + span <= @size
