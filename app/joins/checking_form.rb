@@ -15,6 +15,15 @@ module App
         given = sent && now.keys.to_h { |name| [name, sent[name] == "1" ? "1" : nil] }
         Shared::OpenForm.new(now, sent: given && { **given, "was" => sent["was"] })
       end
+
+      def said(value) = I18n.t(value == "1" ? "joins.checking.ticked" : "joins.checking.clear")
+
+      def conflicts(form)
+        form.conflicts.map do |each|
+          label = each.name == "steady" ? I18n.t("joins.checking.steady") : I18n.t("joins.states.#{each.name}")
+          [label, *[each.mine, each.theirs].map { |value| said(value) }]
+        end
+      end
     end
   end
 end

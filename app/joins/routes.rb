@@ -8,6 +8,7 @@ module App
         showing(app)
         mending(app)
         settling(app)
+        facts(app)
         ends(app)
       end
 
@@ -61,9 +62,15 @@ module App
           say t(params["withdraw"] ? "joins.taken_back" : "joins.agreed", count: result.value)
           redirect "/pieces/#{piece.id}/joins/#{shown.index}"
         end
+      end
+
+      # What all joins are checked for, and whose one is.
+      def self.facts(app)
         app.allow :director, post: "/pieces/:piece/joins/checking", takes: Shapes::CHECKING do
           permit Piece::Policy, piece, :direct?
-          Actions::SaveChecking.new(piece, params).run
+          result = Actions::SaveChecking.new(piece, params).run
+          next page("joins/index", piece_page(Pages::Index, checking: result.value), status: 409) unless result.ok?
+
           say t("joins.checking.saved")
           redirect "/pieces/#{piece.id}/joins#checking"
         end

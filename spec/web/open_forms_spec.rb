@@ -109,6 +109,18 @@ RSpec.describe "forms that two people have open", :web do
     end
   end
 
+  it "say nothing is saved of what joins are checked for, where nobody knows what the sender saw" do
+    checked = -> { [piece.reload.setting("checked_for"), piece.setting("steady_words")] }
+    before = checked.call
+    send_form "#{base}/joins/checking", { "facing" => "1", "steady" => "1", "was" => '{"weight":"2"}' }
+    expect(last_response.status).to eq 409
+    expect(words).to include(I18n.t("forms.both"), I18n.t("joins.checking.clear"))
+    expect(words).not_to include(I18n.t("joins.checking.saved"))
+    expect(checked.call).to eq before
+    send_form "#{base}/joins/checking", { "facing" => "1", "steady" => "1", "was" => opened("#{base}/joins/checking") }
+    expect(checked.call).to eq [["facing"], true]
+  end
+
   it "are taken when they are sent again after both were seen" do
     path = "#{base}/ends/opening"
     was = opened(path)

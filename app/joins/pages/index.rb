@@ -5,12 +5,14 @@ module App
     module Pages
       # All joins of a piece in order, with how each stands, and the opening and the ending beside them.
       class Index < Shared::PiecePage
-        # ends: {which => its form as it was sent}, where something is wrong with it.
-        def initialize(errors: {}, typed: nil, ends: {}, **rest)
+        # ends: {which => its form as it was sent}, checking: the same of what joins are checked for, where something is
+        # wrong with it.
+        def initialize(errors: {}, typed: nil, ends: {}, checking: nil, **rest)
           super(**rest)
           @errors = errors
           @typed = typed
           @ends = ends
+          @checking = checking
         end
 
         attr_reader :errors
@@ -29,6 +31,7 @@ module App
         end
 
         def checking = @checking ||= CheckingForm.of(piece)
+        def checking_conflicts = CheckingForm.conflicts(checking)
 
         # "Free foot, Facing, Level"
         def checked_for
