@@ -91,9 +91,9 @@ module Core
         )
       end
 
-      # The side that has not said it: the one it leaves from, unless that is known.
+      # The side that has not said it: the one it leaves from, unless that is known or the other one begins openly.
       def asked_of(held, finding)
-        known = finding.leaving.sure? && finding.state != :weight
+        known = finding.state == :weight ? finding.facts[:side] == :entering : finding.leaving.sure?
         known ? [held.seam.entering, :entry] : [held.seam.leaving, :exit]
       end
 

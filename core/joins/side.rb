@@ -160,13 +160,16 @@ module Core
         free/12r
       end
 
+      # Whether a move without a count stands before the first that has one.
+      def loose_before?(line, first)
+        line.moves.index { |move| move.at.nil? } <= line.moves.index { |move| move.at == first }.to_i
+      end
+
       def before_first
         free = 0
         [@line, *plain.drop(1)].compact.each do |line|
           first = filling(line).first&.at
-          break if loose?(line) && line.moves.index { |move| move.at.nil? } <= line.moves.index { |move|
-            move.at == first
-          }.to_i
+          break if loose?(line) && loose_before?(line, first)
 
           free += first ? [first, 0].max : line.length
           break if first

@@ -63,6 +63,7 @@ module Core
         all = [first] + Array.new(amount - 1) { follow(first) }
         return all unless way?(first) || travels?(first)
 
+        all[0] = first.with(doubts: first.doubts | [:start]) if way?(first)
         [*all[0...-1], all.last.with(doubts: all.last.doubts | [:weight])]
       end
 

@@ -99,6 +99,7 @@ module Core
 
       def dance(move, row)
         @row = row
+        @open_start = move.doubts.include?(:start)
         step = move.step && @vocabulary.find(move.step)
         before = @state
         case move.kind
@@ -157,7 +158,7 @@ module Core
 
       # Values that something unknown came after.
       def doubt(names, move)
-        names -= %i[weight level] if seated?
+        names -= seated? ? %i[weight level start] : [:start]
         names.each do |name|
           known = @state.public_send(name)
           @doubts[name] = Doubt.new(row: @row, move:)

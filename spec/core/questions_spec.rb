@@ -54,6 +54,19 @@ RSpec.describe Core::Joins::Questions do
     expect(held(mended).first.verdict).to eq :fits
   end
 
+  it "asks which foot begins where not everybody begins with the same, and an answer settles it" do
+    apart = typed("Drift", "odds step R 1, evens step L 2, all kneel 7 8")
+    piece = work(link(typed("Smoke", "1 step R 2 step L")), link(apart))
+    expect(held(piece).first.verdict).to eq :question
+    question = asked(piece).first
+    expect([question.state, question.edge, question.section.name]).to eq [:weight, :entry, "Drift"]
+    expect(%i[right left].map { |free| held(question.mend(free).apply(piece)).first.verdict }).to eq %i[fits clash]
+    either = work(link(typed("Smoke", "1 jump, both feet")), link(apart))
+    expect(held(either).first.findings.find { |finding| finding.state == :weight }.verdict).to eq :fits
+    expect(asked(work(link(typed("Smoke", "1 step R 2 step L")), link(typed("Drift", "8 steps left")))).map(&:edge))
+      .to eq [:entry]
+  end
+
   it "asks at most two things of a join, nothing of one that was agreed, and nothing that no join depends on" do
     vague = typed("Smoke", "skip round the room")
     piece = work(link(vague), link(typed("Drift", "facing front step L 1 step R 2")))

@@ -11,10 +11,8 @@ module Core
         def finding
           left = leaving.body.facing
           right = entering.body.facing
-          found(
-            :facing, verdict(left,
-                             right), left, right, facts: { eighths: eighths(left, right)&.abs, **doubted(:facing) }
-          )
+          facts = { eighths: eighths(left, right)&.abs, **doubted(:facing) }
+          found(:facing, verdict(left, right), left, right, facts:)
         end
 
         # A turn in, or the entering eight faced as the other leaves: [[Mend, Seam as it would be], …].

@@ -95,9 +95,10 @@ module Core
 
         def steps_out?
           step = first
-          !step.nil? && step.level.nil? &&
-            (step.needs == :standing || step.weights.intersect?(%i[lead other
-                                                                   both]) || %i[free standing].include?(step.foot))
+          return false if step.nil? || step.level
+
+          step.needs == :standing || step.weights.intersect?(%i[lead other both]) ||
+            %i[free standing].include?(step.foot)
         end
 
         # Whether the entry goes to a level of its own, from wherever it is.

@@ -25,11 +25,18 @@ module Core
 
         def verdict(left, right)
           return :fits if [left.value, right.value].include?(:seated)
-          return :question if entering.unknown && !seam.steady? && leaving.written? && !both?(left)
-          return :fits unless OTHER.key?(right.value)
+          return :question if open_start?(right) && leaving.written? && !both?(left)
+          return :fits if !OTHER.key?(right.value) || !right.sure?
           return left.value == right.value || !OTHER.key?(left.value) ? :fits : :clash if left.sure?
 
           leaving.written? && entering.first_foot? ? :question : :fits
+        end
+
+        # Whether nobody knows which foot begins: a word stands there, or not everybody begins with the same.
+        def open_start?(right)
+          return right.source == :supposed unless entering.unknown
+
+          right.source != :stated && !seam.steady?
         end
 
         # What it hangs on, where words nobody knows are taken to leave the feet alone.
@@ -42,7 +49,7 @@ module Core
         def both?(left) = left.sure? && !OTHER.key?(left.value)
 
         def answer
-          weight = entering.body.weight.value
+          weight = entering.body.weight.value if entering.body.weight.sure?
           OTHER.key?(weight) ? stated(:state_edge, leaving, :exit, { weight: }, weight:) : nil
         end
 

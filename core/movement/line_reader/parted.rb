@@ -55,8 +55,8 @@ module Core
 
         # What the moves so far changed for some, and maybe not for others.
         def changed(among)
-          found = []
-          found << :weight if among.any? { |each| each.layer == :feet && %i[step unknown].include?(each.kind) }
+          feet = among.any? { |each| each.layer == :feet && %i[step unknown].include?(each.kind) }
+          found = feet ? %i[weight start] : []
           found << :level if among.any?(&:level)
           found << :facing if among.any? { |each| turned?(each) }
           found

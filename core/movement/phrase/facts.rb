@@ -25,7 +25,7 @@ module Core
 
         # "jump L": to the left, or onto it; "R knee": up, or only bent.
         def landing(act, sides)
-          return [:weight] if half_said?(act, sides) || several?(act)
+          return %i[weight start] if half_said?(act, sides) || several?(act)
 
           jumped = act.step.name == "jump" && sides.any?
           bare = act.step.name == "lift knee" && act.noun == "knee" && act.ways.empty?

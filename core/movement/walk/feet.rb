@@ -96,11 +96,11 @@ module Core
           set(weight: Known.derived(foot))
         end
 
-        # The first foot used tells which one bore the weight before.
+        # The first foot used tells which one bore the weight before, where it is said which one begins.
         def began_on(bearing)
           return if @used
 
-          @entry = @entry.with(weight: Known.derived(bearing))
+          @entry = @entry.with(weight: @open_start ? Known.supposed(bearing) : Known.derived(bearing))
           set(weight: Known.derived(bearing))
         end
 
