@@ -42,10 +42,11 @@ module Core
       # What put a value in doubt, for whoever asks: the move's words and its eight.
       def doubted(name)
         return { word: entering.unknown.text, side: :entering } if name == :weight && entering.unknown
-        return { side: :entering } if name == :weight && entering.body.weight.source == :supposed
 
         doubt = leaving.doubt(name)
-        doubt&.move ? { word: doubt.move.text, unknown: doubt.move.kind == :unknown, side: :leaving } : {}
+        facts = doubt&.move ? { word: doubt.move.text, unknown: doubt.move.kind == :unknown, side: :leaving } : {}
+        open = name == :weight && entering.body.weight.source == :supposed
+        open ? { **facts, side: :entering } : facts
       end
 
       def amend(side) = Amend.new(side)

@@ -58,6 +58,7 @@ RSpec.describe Core::Movement do
       "steps go from foot to foot" => ["walk forward R 1 2 3 4", :left],
       "as many as are said" => ["four marches starting right", :left],
       "an amount is no count" => ["hold for 4 counts, step R", :right],
+      "a rock has its recover already" => ["rock forward on R, recover L, rock back R, recover", :left],
       "a repeat goes on with the free foot" => ["step touch R, again", :left],
       "the other side is the other foot" => ["step R, touch L, other side", :left],
       "an end in words" => ["wiggle, your right foot is free", :left],

@@ -29,6 +29,7 @@ RSpec.describe "typing steps", :browser do
     expect(page).to have_text("Knees to the floor")
     field(2).send_keys(%i[control enter])
     expect(page).to have_field("Eight 5, what happens")
+    expect(page).to have_css("svg.eight-picture", count: 5)
     click_button "Save the steps"
     expect(page).to have_text("The steps of Opening Walk are saved.")
     expect(piece.sections.first.eights.count).to eq 5

@@ -6,7 +6,7 @@ module Core
       # Where the weight goes: gestures, steps, feet that are put somewhere, closes.
       module Feet
         # Steps that take the weight or not, where their foot is not said.
-        UNSURE = ["stamp", "change weight"].freeze
+        UNSURE = ["stamp", "change weight", "recover"].freeze
 
         private
 
@@ -58,13 +58,20 @@ module Core
 
         def weights(step, move, row)
           return close(move) if step.name == "close" && move.side.nil? && move.feet.empty?
+          return @rocked = nil if recovered?(step, move)
 
+          @rocked = step.name == "rock" if step.weights.any?
           lead = lead(step, move)
           supposed = move.side.nil? && move.feet.empty? && (!@state.weight.sure? || UNSURE.include?(step.name))
           step.weights.each_with_index do |kind, i|
             place(kind, move.feet[i] || foot(kind, lead), move, row, index: i, supposed:)
           end
           @put = @gesture = @implied = nil if step.weights.any?
+        end
+
+        # "rock R, recover L": a rock has its recover already.
+        def recovered?(step, move)
+          @rocked && step.name == "recover" && [nil, @state.weight.value].include?(move.side)
         end
 
         # A close without a foot: both after a gesture; after a step the other foot, as far as anybody knows.
