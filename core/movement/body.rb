@@ -7,9 +7,11 @@ module Core
     # convention: they have a value although nobody stated it.
     class Known < Values::Value.of(:value, :source)
       NOT_STATED = new(value: nil, source: :not_stated)
+      # Derived values are few (feet, facings, levels) and made by the thousand: each is made once.
+      DERIVED = Hash.new { |made, value| made[value] = new(value:, source: :derived) }
 
       def self.stated(value) = new(value:, source: :stated)
-      def self.derived(value) = new(value:, source: :derived)
+      def self.derived(value) = value.is_a?(String) ? new(value:, source: :derived) : DERIVED[value]
       def self.unknown(value = nil) = new(value:, source: :not_stated)
       def self.supposed(value) = value.nil? ? NOT_STATED : new(value:, source: :supposed)
       def self.choice = new(value: nil, source: :choice)

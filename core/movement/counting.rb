@@ -63,7 +63,7 @@ module Core
       end
 
       def keep(count = 1)
-        @found.concat(@tokens[@at, count])
+        count == 1 ? @found << token : @found.concat(@tokens[@at, count])
         @at += count
       end
 

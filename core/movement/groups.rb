@@ -25,6 +25,8 @@ module Core
 
       # "R, L, R": the commas belong to one list of sides.
       def drop_list_commas(tokens)
+        return tokens if tokens.none? { |token| token.kind == :comma }
+
         tokens.each_with_index.reject do |token, i|
           token.kind == :comma && i.positive? && side?(tokens[i - 1]) && side?(tokens[i + 1]) && alone?(tokens, i)
         end.map(&:first)

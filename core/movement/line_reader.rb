@@ -36,9 +36,9 @@ module Core
       # [Line]
       def lines
         seat
-        tokens = Corrections.of(Counting.new(Tokens.of(take_facts(@text)), @size).tokens)
-        @segments = Groups.new(tokens).segments
-        @called = called(tokens)
+        @tokens = Corrections.of(Counting.new(Tokens.of(take_facts(@text)), @size).tokens)
+        @segments = Groups.new(@tokens).segments
+        @called = called(@tokens)
         @counts = Counts.new(@size, called: @called, feel: @feel)
         @segments.each_with_index { |segment, i| read(segment, i) }
         finish

@@ -14,6 +14,7 @@ module Core
 
       include Feet
       include Levels
+      include Doubts
 
       # entry, exit: what is stated of the edges; from: a Body to begin with instead.
       # steady: words nobody knows never change the feet.
@@ -48,8 +49,7 @@ module Core
 
       # Changes values of the body; what is known again is in doubt no longer.
       def set(**values)
-        values.each { |name, known| @doubts.delete(name) unless known.source == :supposed }
-        @doubts.delete(:words) if values[:weight] && values[:weight].source != :supposed
+        settled(values) unless @doubts.empty?
         @state = @state.with(**values)
       end
 
@@ -108,7 +108,7 @@ module Core
         when :step then act(step, move, row) if step
         end
         say(move)
-        doubt(move.doubts, move)
+        doubt(move.doubts, move) unless move.doubts.empty?
         carry(move)
         @steps << Step.new(row:, move:, at: move.at, state: @state) if move.at || @state != before
       end
@@ -134,36 +134,6 @@ module Core
       def carry(move)
         @state = @state.with(hands: Known.derived(move.hands)) if move.hands
         @state = @state.with(travel: Known.derived(move.travel)) if move.travel
-      end
-
-      # Freestyle: afterwards nothing is known but what the text states.
-      def free(move)
-        return unless %i[feet body].include?(move.layer)
-
-        set(weight: Known.choice, facing: Known.choice)
-        doubt([:level], move)
-      end
-
-      # Words nobody knows do nothing to the feet, as far as anybody knows.
-      def unknown(move)
-        return unless move.layer == :feet
-        return doubt([:facing], move) if seated?
-
-        @doubts[:words] = Doubt.new(row: @row, move:)
-        return doubt([:level], move) if @steady && move.doubts.empty?
-
-        @used = true if @state.weight.value.nil?
-        doubt(move.doubts.empty? ? %i[weight facing level] : [], move)
-      end
-
-      # Values that something unknown came after.
-      def doubt(names, move)
-        names -= seated? ? %i[weight level start] : [:start]
-        names.each do |name|
-          known = @state.public_send(name)
-          @doubts[name] = Doubt.new(row: @row, move:)
-          @state = @state.with(name => Known.supposed(known.value)) unless known.source == :choice
-        end
       end
 
       def act(step, move, row)

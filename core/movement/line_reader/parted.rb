@@ -23,18 +23,34 @@ module Core
         ALL = /\A(?:then |and |now )*(?:all|everyone|everybody|all together|both)\b(?! else)/i
         EVERYBODY = /\b(?:all|everyone|everybody)\b/i
         CHOSEN = /\bor\b(?! (?:so|more|less|two|three|four|five|six)\b)/i
-        private_constant :PEOPLE, :PARTS, :OTHERS, :REST, :HALVES, :SUBJECT, :NAMED, :ALL, :EVERYBODY, :CHOSEN
+        # Without one of these words, or a name of several, a line is everybody's.
+        SIGNS = %w[
+          girls boys men women ladies gents guys leader leaders follower followers leads follows bases flyer flyers
+          seniors juniors soloist soloists corps littles bigs odds evens ones twos threes row rows line lines half halfs
+          group groups circle circles people peoples team teams partner partners couple couples number numbers as bs a b
+          rest others else some if side
+        ].to_set.freeze
+        private_constant :SIGNS, :PEOPLE, :PARTS, :OTHERS, :REST, :HALVES, :SUBJECT, :NAMED, :ALL, :EVERYBODY, :CHOSEN
 
         private
 
         # Whether the line speaks of several parts of the cast.
         def parted?
           return @parted if defined?(@parted)
+          return @parted = false unless signs?
 
           said = @text.scan(SUBJECT).map(&:downcase).uniq
           @parted = said.size > (@text.match?(EVERYBODY) ? 0 : 1) || @text.match?(REST) ||
             @text.scan(HALVES).size > 1 || named.size > 1
         end
+
+        def signs?
+          @tokens.any? do |token|
+            token.kind == :word && (SIGNS.include?(token.value) || several_named?(token.text))
+          end
+        end
+
+        def several_named?(text) = text.size > 2 && text.end_with?("s", "s:") && text.match?(/\A\p{Lu}/)
 
         # "Nurses step R, Doctors step L": names that are no steps.
         def named
@@ -45,10 +61,12 @@ module Core
 
         # The moves of a group of words, with what they leave open.
         def parted(group, moves)
+          either = group.words.any? { |token| token.value == "or" }
+          return moves unless either || parted?
+
           text = group.words.map(&:text).join(" ")
-          @apart = parted? && !text.match?(ALL)
-          chosen = text.match?(CHOSEN)
-          return moves unless @apart || chosen
+          chosen = either && text.match?(CHOSEN)
+          return moves unless chosen || (parted? && !text.match?(ALL))
 
           moves.map { |move| move.with(doubts: move.doubts | changed(@moves + moves)) }
         end

@@ -55,9 +55,11 @@ module Core
         end
 
         def dance(group, found, positions)
-          moves = parted(group, sided(found.moves.map { |move| on_chair(alone(move)) }, found.lead || @lead))
-          @lead = nil if moves.any? { |move| move.layer == :feet && move.side }
-          put(Times.new(moves, group, @moves, lead: found.lead, odd: method(:odd?)).all, positions, over: group.over)
+          moves = @chair || @only ? found.moves.map { |move| on_chair(alone(move)) } : found.moves
+          moves = parted(group, sided(moves, found.lead || @lead))
+          @lead = nil if @lead && moves.any? { |move| move.layer == :feet && move.side }
+          moves = Times.new(moves, group, @moves, lead: found.lead, odd: @odd ||= method(:odd?)).all
+          put(moves, positions, over: group.over)
         end
 
         def phrase(group)
@@ -124,6 +126,8 @@ module Core
         def note(text)
           kind = VERSION.match(text)
           return version(kind) if kind
+
+          return @kept[:notes] << text unless text.match?(/\p{L}/)
 
           words = @moves.any? ? Tokens.of(text).select { |token| token.kind == :word } : []
           return @kept[:notes] << text if words.empty?

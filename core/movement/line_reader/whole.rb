@@ -37,13 +37,17 @@ module Core
 
         # "5 6 … 1 2": the line is called from five.
         def called(tokens)
-          counts = tokens.select { |token| %i[number range].include?(token.kind) }
-          numbers = counts.flat_map { |token| token.text.scan(/\d+/).map(&:to_i) }
-          first = numbers.first
-          return 1 unless first && first > 1 && numbers.all? { |number| number <= @size }
+          first = tokens.find { |token| count?(token) && token.text.match?(/\d/) } or return 1
+          first = first.text[/\d+/].to_i
+          return 1 unless first > 1
+
+          numbers = tokens.select { |token| count?(token) }.flat_map { |token| token.text.scan(/\d+/).map(&:to_i) }
+          return 1 unless numbers.all? { |number| number <= @size }
 
           from_one?(numbers.drop_while { |number| number >= first }) ? first : 1
         end
+
+        def count?(token) = %i[number range].include?(token.kind)
 
         # After the number it is called from it goes on with one, and up from there.
         def from_one?(numbers) = numbers.first == 1 && numbers.each_cons(2).all? { |one, two| two >= one }

@@ -34,7 +34,8 @@ module Core
 
         # "two steps right two steps left": the way, and nobody says which foot begins.
         def several?(act)
-          %w[step walk run].include?(act.step.name) && @words.map(&:first).join(" ").scan(SEVERAL).size > 1
+          @acts.size > 1 && %w[step walk run].include?(act.step.name) &&
+            @words.map(&:first).join(" ").scan(SEVERAL).size > 1
         end
 
         # "pivot", "ball change" without a foot: the step before may be its first half. "pivot quarter R": the way.
