@@ -118,7 +118,7 @@ module Core
       def pairs
         @pairs ||=
           @cast
-            .flat_map { |person, groups| groups.sort_by(&:to_s).combination(2).map { |pair| [pair, person] } }
+            .flat_map { |person, groups| groups.sort.combination(2).map { |pair| [pair, person] } }
             .group_by(&:first)
             .map { |pair, found| [pair, found.map(&:last)] }
       end

@@ -49,6 +49,8 @@ module Core
       def before(by = 1) = @at >= by ? @elements[@at - by] : nil
 
       def take(element)
+        return if denied?(element)
+
         @begin ||= element.at
         send(:"take_#{element.kind}", element)
         return if pending?
@@ -79,6 +81,7 @@ module Core
         step = element.value
         return take_way(element) if way?(step, element)
         return @acts.empty? && (@begin = element.at) if before&.kind == :no
+        return crossing(element) if crossed_first?(step, element)
         return if lying_word?(step, element)
         return if (step.open && open_verb(step, element)) || turn_said?(step)
         return name_unknown(step) if level_said?(step, element) || qualified?(element)
@@ -97,7 +100,7 @@ module Core
       end
 
       def begin_step(step, element)
-        put_sides if @sides.any? && side_steps?(step, element)
+        put_sides if @sides.any? && (side_steps?(step, element) || steps_before?(step))
         step = @vocabulary.find("lift") if @noun == "leg" && step.name == "slide"
         start(element, step:, sides: own_sides, noun: @noun)
         @noun = nil
@@ -112,7 +115,7 @@ module Core
 
       def take_side(element)
         side = element.value
-        return if part_next?
+        return if part_next? || before&.word == "using" || (before&.word == "the" && before(2)&.word == "using")
         return if placed_beside?
         return current.sides << side if unknown_yet?
         return @sides << element if begins_anew?
@@ -143,8 +146,9 @@ module Core
 
       # "turn to the back", "walk to the back".
       def take_face(element)
+        return body_to if current&.layer == :body
         return take_way(element) unless current&.foot? || current&.step
-        return if element.value == 1 && !turns?(current.step)
+        return if element.value == 1 && !turns?(current.step) && current.step.name != "jump"
         return current.doubts += [:facing] unless turns?(current.step) || current.step.name == "jump"
 
         element.value ? current.face = element.value : current.doubts += [:facing]

@@ -17,7 +17,7 @@ module Core
 
       # [[Group, …], …]
       def segments
-        @tokens.each_with_index { |token, i| take(token, i) }
+        @tokens.each_with_index { |token, i| take(token, i) unless row_of_sides?(token, i) }
         @segments.reject(&:empty?)
       end
 
@@ -30,6 +30,12 @@ module Core
         tokens.each_with_index.reject do |token, i|
           token.kind == :comma && i.positive? && side?(tokens[i - 1]) && side?(tokens[i + 1]) && alone?(tokens, i)
         end.map(&:first)
+      end
+
+      # "glissade to the right then left": two sides of one step.
+      def row_of_sides?(token, index)
+        THEN.include?(token.value) && side?(@tokens[index - 1]) && side?(@tokens[index + 1]) &&
+          !%i[word].include?(@tokens[index + 2]&.kind)
       end
 
       def side?(token) = token&.kind == :word && token.value.match?(SIDE)

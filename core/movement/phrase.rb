@@ -8,10 +8,12 @@ module Core
       # moves: [Move]; entry, exit: what is stated of the beginning and the end; lead: the foot that begins; note:
       # whether they are words about how, and no movement.
       Found = Struct.new(:moves, :entry, :exit, :lead, :note, keyword_init: true)
-      BEGINS = "(?:starting|start|starts|begin|begins|beginning|leading|lead)(?: again)?(?: with| on| off)*" \
-               "(?: the| your)*"
-      FOOT = "(?<side>right|left)(?: (?:foot|leg|one))?"
-      LEAD = /\b(?:#{BEGINS} #{FOOT}(?: first)?|#{FOOT} (?:first|starts|start|leads|begins))\b(?! \w* ?(?:arm|hand))/
+      BEGINS = "(?:starting|start|starts|begin|begins|beginning|leading|lead)(?: again)?(?: with| on| off| by| from)*" \
+               "(?: the| your| crossing| stepping)*"
+      FOOT = "(?<side>right|left)(?: (?:foot|leg|one))?(?: (?:over|behind)(?: the| your)? (?:right|left))?"
+      FROM = "from (?:the |your )*(?<side>right|left)(?: foot| leg)?(?! (?:side|corner|wing|wall|shoulder|hip|to)\\b)"
+      FIRST = "#{BEGINS} #{FOOT}(?: first)?|#{FOOT} (?:first|starts|start|leads|begins)|#{FROM}"
+      LEAD = /\b(?:#{FIRST})\b(?! \w* ?(?:arm|hand))/
       ROW_OF_SIDES = /(?:[\s,]+(?:right|left|rt|lt|lft|r|l)(?![[:alpha:]]))+\s*\z/i
       FREE_FEET = %i[weight].freeze
 
@@ -56,6 +58,7 @@ module Core
         hand_out(@acts)
         moves = @acts.each_with_index.flat_map { |act, i| build(act, text(act, i)) }
         moves = moves.compact
+        moves << Move.new(text: words, step: "close", kind: :step) if moves.empty? && in_again?(folded)
         moves = with_statements(moves)
         Found.new(moves:, **@facts, lead: @lead, note: moves.empty?)
       end
@@ -88,6 +91,7 @@ module Core
       def build(act, text)
         return upper(act, text) if act.upper?
         return unknown(act, text) if act.step.nil?
+        return [Move.new(text:, step: "heel drop", kind: :step)] if both_heels?(act, text)
 
         sides = sides_of(act)
         repeats(act.step, sides).each_with_index.map do |own, i|
@@ -120,7 +124,7 @@ module Core
 
       def upper(act, text)
         name = act.step&.name || Lexicon::GENERIC.fetch(act.layer)
-        [Move.new(text:, step: name, kind: :step, layer: act.layer)]
+        [Move.new(text:, step: name, kind: :step, layer: act.layer, doubts: act.doubts & [:facing])]
       end
 
       # Words that nobody knows, or that leave things open.

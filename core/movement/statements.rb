@@ -66,6 +66,8 @@ module Core
         away: "(?:with )?(?:your )?backs? (?:to|towards) (?:us|me|you|the audience|audience|the front|front|" \
               "the crowd|" \
               "the house)|(?:face|faces|facing|look|looking) away(?: from (?:us|me|the audience|the front))?",
+        shoulder: "(?<side>right|left) shoulders? (?:is |are )?(?:to|towards|at) (?:the )?(?<to>us|me|you|audience|front|" \
+                  "crowd|house|back|upstage)\\b",
         facing: "(?<lead>(?:so |you |youre |and |then |be |is |are |all |everybody |everyone |we |to |#{ENDS} |stop |" \
                 "land |by |start |starts |starting |stay |still |already )*)(?<verb>face|faces|faced|facing)(?: to)? " \
                 "(?:dead |straight |the |your |to |towards |square |out |round |at |their |our )*(?<to>#{FACES})",
@@ -81,7 +83,7 @@ module Core
         stands: /\b(?:on|onto|over) .*(?:left|right|both|it\b)/, lands: /land/, on_leg: /on /, to_foot: /to /,
         together: /feet|both|two|2/,
         position: /first|second|fo?u?rth|fifth|parallel|\d(?:st|nd|th)/, choice: /feet|foot|legs?\b|steps|footwork/,
-        away: /back|away/, facing: /fac/, level: /seat|sit|sat|kneel|lying|laying/, on_feet: /your feet/
+        away: /back|away/, facing: /fac/, shoulder: /shoulder/, level: /seat|sit|sat|kneel|lying|laying/, on_feet: /your feet/
       }.freeze
       private_constant :DET, :SIDE, :FOOT, :NOT_FEET, :ENDS, :STAYS, :IS, :FACES, :PATTERNS, :SIGNS
 
@@ -142,6 +144,11 @@ module Core
 
       def said_choice(_match, _text) = { choice: true }
       def said_away(_match, _text) = { facing: 5 }
+
+      # Who has the right shoulder to the audience faces left.
+      def said_shoulder(match, _text)
+        { facing: (match[:side] == "right") ^ %w[back upstage].include?(match[:to]) ? 7 : 3 }
+      end
 
       def said_facing(match, _text)
         facing = Lexicon::FACED.fetch(match[:to])

@@ -7,8 +7,9 @@ module Core
     class Times
       STAYS = %w[touch point heel kick hop tendu put].to_set.freeze
       STEPS = %w[step walk run].freeze
-      SIDED = /(?<![[:alpha:]])(?:starting|start|with|right|left|rt|lt|r|l)(?![[:alpha:]])/i
-      private_constant :STAYS, :STEPS, :SIDED
+      PLURAL = /\b(?:steps|walks|runs|marches|stamps|stomps|jumps|hops)\b/i
+      SIDED = /(?<![[:alpha:]])(?:starting|start|with|from the|right|left|rt|lt|r|l)(?![[:alpha:]])/i
+      private_constant :STAYS, :STEPS, :PLURAL, :SIDED
 
       # The same once more: with the free foot, where it is danced from foot to foot.
       def self.follow(move)
@@ -31,9 +32,11 @@ module Core
       # [Move]
       def all
         return more if more?
+        return of_them if of_them?
 
         moves = lone_side(@moves)
         moves = as_many(moves, @group.amount) if counted?(moves)
+        moves = amid(moves) if @group.amount&.between?(2, 32) && moves.size > 1
         moves = as_many(moves, @group.over) if lasting?(moves)
         @group.times ? repeated(moves, @group.times) : moves
       end
@@ -41,16 +44,29 @@ module Core
       private
 
       def more? = @group.amount && words.include?("more") && last && @moves.none? { |move| feet?(move) }
+      # "march, starting left, 8 of them": so many with the one that was said.
+      def of_them? = @group.amount && words.include?("of") && words.intersect?(%w[them these those]) && last &&
+                     @moves.none? { |move| feet?(move) }
+
+      def of_them = Array.new([@group.amount - 1, 0].max) { follow(last) }
       def words = @group.words.map(&:value)
       def last = @last ||= @before.reverse_each.find { |move| feet?(move) }
       def feet?(move) = move.kind == :step && move.layer == :feet
 
       def more = Array.new(@group.amount) { follow(last) }
 
+      # "circle left eight steps": the steps are eight.
+      def amid(moves)
+        feet = moves.select { |move| feet?(move) }
+        return moves unless feet.one? && feet.first.text.match?(PLURAL)
+
+        moves.flat_map { |move| move == feet.first ? as_many([move], @group.amount) : [move] }
+      end
+
       # "march for 8": one on every count.
       def lasting?(moves)
         @group.over&.between?(2, 32) && moves.size == 1 &&
-          (moves.first.step == "walk" || moves.first.text.match?(/\bsteps\b/i))
+          (moves.first.step.to_s.end_with?("walk") || moves.first.text.match?(/\bsteps\b/i))
       end
 
       # "eight walks": as many as are not named one by one.

@@ -117,7 +117,7 @@ module Core
       def say(move)
         weigh(move) if move.weight && move.weight != :keep
         set(level: Known.stated(move.level)) if move.kind == :state && move.level
-        set(facing: Known.stated(move.facing)) if move.kind == :state && move.facing
+        set(facing: Known.stated(move.facing)) if %i[state hold].include?(move.kind) && move.facing
         set(weight: Known.choice) if move.choice.include?(:weight)
       end
 
@@ -146,7 +146,12 @@ module Core
         turn(move)
         change_level(step, move)
         leave_floor(step)
-        doubt([:weight], move) if @unready
+        doubt([:weight], move) if @unready || stepped_round?(step, move)
+      end
+
+      # Who turns over several counts steps it round.
+      def stepped_round?(step, move)
+        step.name == "turn" && move.weight.nil? && move.length.to_i >= 24
       end
 
       def turn(move)

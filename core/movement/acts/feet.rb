@@ -26,6 +26,7 @@ module Core
         def foot_goes(way)
           noun = %w[foot leg toe knee].include?(@noun.to_s)
           return "lift" if noun && %w[up air high].include?(way)
+          return { "toe" => "touch", "heel" => "heel" }[@noun] if %w[toe heel].include?(@noun.to_s)
 
           noun || !STEPS_TO.include?(way) ? "put" : "step"
         end
@@ -34,6 +35,9 @@ module Core
         def side_steps?(step, element)
           (step.name == "close" && %w[together tog].include?(element.word)) || (@bare && step.name == "touch")
         end
+
+        # "R L R kick": what has the free foot comes after the steps.
+        def steps_before?(step) = @sides.size > 1 && step.foot == :free
 
         # Sides without a verb, each a step of its own: "R L R L".
         def put_sides

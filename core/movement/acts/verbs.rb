@@ -38,10 +38,27 @@ module Core
             (Lexicon::DIRECTIONS.include?(element.word) || element.word == "open")
         end
 
-        def negated(element)
-          @begin = element.at if @acts.empty?
-          nil
+        # "and don't put it down": what nobody is to do.
+        def denied?(element)
+          @denied = false if %w[and with but just then instead].include?(element.word)
+          @denied = true if %w[dont never].include?(element.word) && current
+          @denied
         end
+
+        # "jazz square crossing left over right": how it begins.
+        def crossed_first?(step, element)
+          step.name == "cross" && element.word == "crossing" && current&.foot? && current.sides.empty? &&
+            current.step.weights.size > 1 && following&.kind == :side
+        end
+
+        def crossing(_element)
+          current.sides << following.value
+          current.ways += [following(2).word] if PLACING.include?(following(2)&.word)
+          @at += 1
+        end
+
+        # "body to the corner": how far it faces there nobody says.
+        def body_to = current.doubts += [:facing]
 
         # "half turn stepping R": the turn is danced on that foot.
         def stepping?(element)

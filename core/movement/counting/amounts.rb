@@ -25,6 +25,7 @@ module Core
         # Digits that say how many or how long.
         def amount?(given)
           return true if given.zero? || given > 16 || (given > 1 && value(1).match?(TIMES))
+          return true if value(1) == "of" && %w[them these those each].include?(value(2))
           return true if value(1).match?(NOUNS) && !CALLED.include?(value(-1))
           return true if steps_before?(given) && !CALLED.include?(value(-1))
           return lasting?(given) if LASTING.include?(value(-1))

@@ -17,6 +17,7 @@ module Core
                  "(?:left|right) side of the (?:room|stage|space|line|circle|group)|" \
                  "if you(?:['’]?re| are)? (?:in|on|at|a|the)"
         REST = /\b(?:#{OTHERS})\b/i
+        HALF_OF = /\bhalf (?:of )?(?:the (?:group|class|cast|room|girls|boys)|you|us|them)\b/i
         HALVES = /\bhalf (?:up|down|on|go|stay)\b/i
         SUBJECT = /(?<![\p{L}\d])(?:#{PEOPLE}|#{PARTS})(?![\p{L}\d])/i
         NAMED = /(?:\A|[,;.:(]\s*|\b(?:and|while) )(?<name>\p{Lu}\p{L}+s)(?=:?\s+\p{Ll})/
@@ -30,7 +31,7 @@ module Core
           group groups circle circles people peoples team teams partner partners couple couples number numbers as bs a b
           rest others else some if side
         ].to_set.freeze
-        private_constant :SIGNS, :PEOPLE, :PARTS, :OTHERS, :REST, :HALVES, :SUBJECT, :NAMED, :ALL, :EVERYBODY, :CHOSEN
+        private_constant :SIGNS, :PEOPLE, :PARTS, :OTHERS, :REST, :HALVES, :HALF_OF, :SUBJECT, :NAMED, :ALL, :EVERYBODY, :CHOSEN
 
         private
 
@@ -40,7 +41,7 @@ module Core
           return @parted = false unless signs?
 
           said = @text.scan(SUBJECT).map(&:downcase).uniq
-          @parted = said.size > (@text.match?(EVERYBODY) ? 0 : 1) || @text.match?(REST) ||
+          @parted = @text.match?(HALF_OF) || said.size > (@text.match?(EVERYBODY) ? 0 : 1) || @text.match?(REST) ||
             @text.scan(HALVES).size > 1 || named.size > 1
         end
 

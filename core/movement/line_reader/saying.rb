@@ -5,13 +5,27 @@ module Core
     class LineReader
       # Words laid on their counts: moves, repeats, notes, what stands in brackets.
       module Saying
+        HEADING = /\A(?:(?:and|all|both|going|moving|travelling|traveling|this|it|is)\ )*
+          (?:to|towards)\ (?:the|your|my)\ (?<side>right|left|[rl])\z/ix
+        private_constant :HEADING
+
         private
+
+        # "side step close, to the right": where to; for a step of several changes, with which foot.
+        def heading(group)
+          side = Lexicon.words([group.words.last.text]).first.first.to_sym
+          at = @moves.rindex { |move| move.kind == :step && move.layer == :feet } or return aside(group)
+          return aside(group) if @moves[at].side || @vocabulary.find(@moves[at].step.to_s)&.each
+
+          @moves[at] = @moves[at].with(side:, doubts: @moves[at].doubts | [:weight])
+        end
 
         # A group of words on its counts.
         def say(group, positions)
           before = @moves.size
           said = @moves.any? && Repeats.of(group.words)
           return once_more(said, group, positions) if said
+          return heading(group) if @moves.any? && positions.empty? && group.words.map(&:text).join(" ").match?(HEADING)
 
           speak(group, positions)
           @open = positions.empty? && @moves.size > before ? @moves.size - before : nil
@@ -50,6 +64,9 @@ module Core
 
         def without_moves(group, found)
           return lead(found.lead) if found.lead
+
+          counted = group.amount ? Times.new([], group, @moves).all : []
+          return put(counted, []) if counted.any?
 
           aside(group) unless found.entry.any? || found.exit.any?
         end
@@ -107,8 +124,14 @@ module Core
           at = @moves.rindex { |move| move.kind == :step && move.layer == :feet }
           return @lead = side if at.nil? || @moves[at].side
 
-          at -= 1 while at.positive? && @moves[at - 1].step == @moves[at].step && @moves[at - 1].side.nil?
+          at -= 1 while at.positive? && alike?(@moves[at - 1], @moves[at])
           @moves[at] = @moves[at].with(side:)
+        end
+
+        # "step kick step touch, starting left": what is danced in one go begins with it.
+        def alike?(one, two)
+          one.side.nil? && one.layer == :feet && one.kind == :step &&
+            (one.step == two.step || [one, two].all? { |move| move.step.start_with?("step-") })
         end
 
         def sided(moves, lead)

@@ -11,6 +11,13 @@ module Core
 
         private
 
+        # "tap R out, in": the foot comes back.
+        def in_again?(folded)
+          @after == :gesture && folded.compact.join(" ").match?(/\A(?:and |then |come )*(?:back )?(?:in|home)\z/)
+        end
+
+        def words = @tokens.map(&:text).join(" ")
+
         # Who goes round somewhere may face anywhere.
         def astray(act)
           going = %w[walk run skip gallop].include?(act.step.name)
@@ -32,6 +39,12 @@ module Core
           jumped || bare ? [:weight] : []
         end
 
+        # "heels R, toes R": both of them, and the weight stays.
+        def both_heels?(act, text)
+          %w[heel touch].include?(act.step.name) && act.sides.size == 1 && act.amount.nil? &&
+            text.match?(/\b(?:heels|toes)\b/i)
+        end
+
         # "two steps right two steps left": the way, and nobody says which foot begins.
         def several?(act)
           @acts.size > 1 && %w[step walk run].include?(act.step.name) &&
@@ -47,6 +60,7 @@ module Core
 
         def turn(act, side)
           step = act.step
+          side = Lexicon::OTHER[side] if side && act.toward && step.turn.negative?
           return Turning.signed(step.turn, side) if step.turn != 0 && act.amount.nil?
           return 0 unless step.name == "turn" || step.turn != 0 || act.amount
 

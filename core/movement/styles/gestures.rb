@@ -5,12 +5,13 @@ module Core
     module Styles
       # What arms, head and trunk do by themselves: nothing of it moves the feet.
       GESTURES = [
+        Step.of("circle", "circles", layer: :arms, doubts: %i[facing], open: true),
         Step.of("punch", "punches", "pump", "pumps", "jab", "jabs", "salute", "wipe", "scoop", "fold", "folds",
                 "cradle",
                 "throw", "throws", "hug", "high v", "low v", "t motion", "broken t", "clasp", "slap", "pat", "dab",
                 "point at", "high five", "brush off", "brush it off", "push", "pushes", "pull", "pulls", "shake",
                 "shakes", "shake it all about", "hit", "air guitar", "kick drum", "row", "wave hello", "blow a kiss",
-                "flex", "conduct", "circle", "circles", "port de bras", "hands up", "put your hands up", layer: :arms,
+                "flex", "conduct", "port de bras", "hands up", "put your hands up", layer: :arms,
                                                                                                          open: true),
         Step.of("shimmy", "wiggle", "twerk", "thrust", "vibrate", "nae", "bend", "bends", "straighten", "straightens",
                 "body wave", "body rock", "isolate", "isolations", "bow", "bows", "bend your knee", "bend knee",

@@ -5,7 +5,7 @@ module Core
     module Styles
       # Street styles.
       STREET = [
-        Step.of("two-step", "two step", weights: %i[lead other], swing: [0, 12], counts: 2),
+        Step.of("two-step", "two step", weights: %i[lead other], swing: [0, 12], counts: 2, doubts: %i[weight]),
         Step.of("running man", weights: %i[lead other], swing: [0, 12], counts: 2),
         Step.of("cross-unwind", "cross unwind", "unwind", weights: [:both], turn: 4, counts: 2,
                                                           doubts: %i[weight facing]),

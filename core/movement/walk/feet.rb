@@ -6,7 +6,7 @@ module Core
       # Where the weight goes: gestures, steps, feet that are put somewhere, closes.
       module Feet
         # Steps that take the weight or not, where their foot is not said.
-        UNSURE = ["stamp", "change weight", "recover"].freeze
+        UNSURE = ["stamp", "change weight", "recover", "sway"].freeze
 
         private
 
@@ -57,7 +57,7 @@ module Core
         end
 
         def weights(step, move, row)
-          return close(move) if step.name == "close" && move.side.nil? && move.feet.empty?
+          return close(move) if step.name == "close" && move.feet.empty? && (move.side.nil? || apart?)
           return @rocked = nil if recovered?(step, move)
 
           @rocked = step.name == "rock" if step.weights.any?
@@ -74,13 +74,16 @@ module Core
           @rocked && step.name == "recover" && [nil, @state.weight.value].include?(move.side)
         end
 
+        # Whether both feet bear: which of them does when one closes nobody says.
+        def apart? = @state.weight.value == :both && @state.weight.sure?
+
         # A close without a foot: both after a gesture; after a step the other foot, as far as anybody knows.
         def close(move)
           gestured = @gesture
           @gesture = @put = @implied = nil
           return set(weight: Known.derived(:both)) if gestured
 
-          foot = @state.free_foot
+          foot = move.side || @state.free_foot
           @doubts[:weight] = Doubt.new(row: @row, move:)
           @state = @state.with(weight: foot ? Known.supposed(foot) : Known.new(value: nil, source: :not_stated))
         end
