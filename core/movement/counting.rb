@@ -83,6 +83,7 @@ module Core
 
       # A number in digits.
       def number
+        return keep_as_word if step_turn?
         return take(token.text.to_i) if plain?
         return keep_as_word if token.text == "&" && joining?
         return take(last_of(token)) unless token.text.match?(/\A\d+\z/)
@@ -90,6 +91,9 @@ module Core
         given = token.text.to_i
         amount?(given) ? amount(given) : count(given)
       end
+
+      # "3 step turn", where no count 3 is due.
+      def step_turn? = token.text == "3" && value(1) == "step" && value(2) == "turn" && @last != 2
 
       # One digit before a word or a break that makes nothing else of it: the common case, decided at once.
       def plain?

@@ -18,7 +18,7 @@ module Core
         /\A(?:on|onto|to) (?:your|my|our|their) (?:tummy|belly|stomach|spine|bottom|bum)\b/ => "lie",
         /\A(?:on|onto|to) (?:your|my|our|their) back\b(?! wall| corner| leg| foot)/ => "lie",
         /\A(?:on|onto) (?:your |the )*(?:other )?(?:side|front)\b/ => "lie",
-        /\A(?:on|onto|to|into|in) (?:the |your |a )*(?:chair|seat|stool|bench)s?\b/ => "sit on a chair",
+        /\A(?:on|onto|to|into|in) (?:the |your |a )*(?:chair|seat|stool|bench)s?\b(?! pose)/ => "sit on a chair",
         /\A(?:on|onto|to|into|in) (?:the |a )*splits?\b/ => "splits",
         /\A(?:on|onto|to) (?:all fours|(?:your )?hands and knee)\b/ => "all fours",
         /\A(?:in|into|up in|up into) the lift\b/ => "carried"
@@ -47,12 +47,14 @@ module Core
         he she anywhere somewhere all
         around round with towards away exit exiting enter entering the window windows door over face each until find perimeter outside
       ].to_set.freeze
+      # "right knee on the floor": who kneels lies no lower.
+      KNEE_DOWN = /\A(?:on|onto|to) (?:the )?(?:floor|ground|mat)\b/
       # "end up", "line up": nobody gets up.
       ENDS_UP = %w[
         end ends ended ending finish finishes finishing wind winds line lined lining set mess speed hurry warm make
       ].to_set.freeze
       NEGATIONS = %w[no not without dont never].freeze
-      private_constant :PLACES, :DOUBTS, :FACES, :WALLS, :FACE, :SHOULDER, :STARTS, :NEGATIONS, :ENDS_UP
+      private_constant :PLACES, :DOUBTS, :FACES, :WALLS, :FACE, :SHOULDER, :STARTS, :NEGATIONS, :ENDS_UP, :KNEE_DOWN
 
       # words: [String], normalised.
       def initialize(words, vocabulary)
@@ -88,6 +90,8 @@ module Core
         return face(Regexp.last_match, at) if FACE =~ rest
         return shoulder(Regexp.last_match, at) if SHOULDER =~ rest
         return Element.new(:way, "air", at, 3, "air") if rest.start_with?("in the air")
+
+        return step_named("kneel", at, rest[KNEE_DOWN]) if at.positive? && @words[at - 1] == "knee" && rest[KNEE_DOWN]
 
         PLACES.each { |pattern, name| (match = rest[pattern]) && (return step_named(name, at, match)) }
         DOUBTS.each do |pattern, doubts|

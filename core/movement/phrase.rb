@@ -93,6 +93,8 @@ module Core
         return unknown(act, text) if act.step.nil?
         return [Move.new(text:, step: "heel drop", kind: :step)] if both_heels?(act, text)
 
+        return [turned_on(act, text)] if act.on && act.sides.one? && act.step.name == "pivot turn"
+
         sides = sides_of(act)
         repeats(act.step, sides).each_with_index.map do |own, i|
           one(act, own, own.size < sides.size ? apart(act, own, i, text) : text)

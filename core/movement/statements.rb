@@ -47,6 +47,8 @@ module Core
         to_foot: "(?:up|down|back|over) (?<tail>to #{DET}(?<side>right|left) (?:foot|leg))",
         on_leg: "\\A(?:(?:so|you|youre|be|get|and|now|are|all|then) )*on #{DET}(?<side>right|left) (?:foot|leg)\\b" \
                 "(?! (?:step|tap|kick))",
+        lands_open: "(?:land|lands|landing|finish|end|pose|hold)(?: with| on)? (?:the |your )*(?:left|right)" \
+                    "(?: foot| leg)? (?:behind|in front|back|front)",
         lands: "(?<word>land|lands|landing) (?<tail>(?:on |on the )?(?<side>right|left|both)(?: foot| feet)?)",
         together: "(?:(?:and |then |up |down |land |landing )*(?:on|onto|with|to|in) (?:to |your |the )*" \
                   "(?:both|two|2) (?:feet|legs|foot)(?! off)|(?:back |come )*(?:to|onto|on) both\\z|" \
@@ -73,14 +75,14 @@ module Core
                 "(?:dead |straight |the |your |to |towards |square |out |round |at |their |our )*(?<to>#{FACES})",
         level: "(?<!tap )" \
                "(?<lead>(?:still |stay |stays |staying |from |start |starting |starts |begin |remain |all |again )*)" \
-               "(?<how>seated|sitting|sat|kneeling|lying|laying)(?! march| tap)(?: down)?" \
+               "(?<how>seated|sitting|sat|kneeling|lying|laying)(?! march| tap| into| back into)(?: down)?" \
                "(?: (?:on|in) (?:the |your |a )?(?<on>\\w+))?",
         on_feet: "(?<lead>(?:be |get |back |up |all |still |straight )*)on your feet"
       }.transform_values { |text| /\b#{text}\b/ }.freeze
       # Without these words a pattern need not be tried.
       SIGNS = {
         none: /weight/, given: /weight/, weight: /weight/, free: /free/, free_foot: /free/, ended: /end|finish/,
-        stands: /\b(?:on|onto|over) .*(?:left|right|both|it\b)/, lands: /land/, on_leg: /on /, to_foot: /to /,
+        stands: /\b(?:on|onto|over) .*(?:left|right|both|it\b)/, lands_open: /land|finish|end|pose|hold/, lands: /land/, on_leg: /on /, to_foot: /to /,
         together: /feet|both|two|2/,
         position: /first|second|fo?u?rth|fifth|parallel|\d(?:st|nd|th)/, choice: /feet|foot|legs?\b|steps|footwork/,
         away: /back|away/, facing: /fac/, shoulder: /shoulder/, level: /seat|sit|sat|kneel|lying|laying/, on_feet: /your feet/
@@ -131,6 +133,7 @@ module Core
       def said_ended(match, _text) = { weight: foot(match), ending: true }
       def said_stands(match, _text) = match[:side] == "it" ? { same: true } : { weight: foot(match) }
       def said_lands(match, _text) = { weight: foot(match) }
+      def said_lands_open(_match, _text) = { weight: :open }
       def said_to_foot(match, _text) = { weight: foot(match) }
       def said_on_leg(match, _text) = { weight: foot(match) }
       def said_together(_match, _text) = { weight: :both }

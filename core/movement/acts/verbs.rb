@@ -5,6 +5,9 @@ module Core
     class Acts
       # What a verb is, beside what stands with it: a way, a part's, a turn that was begun, a foot that comes down.
       module Verbs
+        POSES = %w[lunge arabesque attitude passé].freeze
+        private_constant :POSES
+
         private
 
         # "unwind a full turn": the amount was the turn's.
@@ -55,6 +58,12 @@ module Core
           current.sides << following.value
           current.ways += [following(2).word] if PLACING.include?(following(2)&.word)
           @at += 1
+        end
+
+        # "step right to lunge", "step R into an arabesque": what the step ends in.
+        def posed?(step)
+          POSES.include?(step.name) && current&.foot? && current.step.weights.any? && current.sides.any? && !@joined &&
+            @sides.empty? && [before, before(2)].any? { |each| %w[to into].include?(each&.word) }
         end
 
         # "body to the corner": how far it faces there nobody says.

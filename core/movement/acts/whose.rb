@@ -5,6 +5,10 @@ module Core
     class Acts
       # Whose a word is: an open verb belongs to the part above the legs that is named with it, or was before it.
       module Whose
+        # "R L R L arms wild": the sides are the feet's.
+        SEVERAL = %w[arms hands shoulders elbows wrists fists].freeze
+        private_constant :SEVERAL
+
         private
 
         # "arms up 1, down 2", "let them fall": said right after what the arms did.
@@ -80,6 +84,8 @@ module Core
         # "left arm", "right big hip": the side is the part's.
         def part_next?
           after = following
+          return false if after&.kind == :part && SEVERAL.include?(after.word) && before&.kind == :side
+
           after = following(2) if after && %i[filler amount unknown].include?(after.kind)
           after&.kind == :part
         end

@@ -34,7 +34,8 @@ module Core
         def once_more(said, group, positions)
           more = group.times ? group.times - 1 : (group.amount || said.more)
           moves = repeats.again([more, 1].max, positions:, turned: said.turned, side: said.side)
-          @moves.concat(said.those ? those(moves) : moves)
+          open = said.those || group.words.last.value == "switch"
+          @moves.concat(open ? those(moves) : moves)
           @kept[:words] = true
         end
 
@@ -62,6 +63,14 @@ module Core
           dance(group, found, positions)
         end
 
+        # "run in place, right first, 16 runs": the runs that were begun are counted here.
+        def begun(move)
+          last = @moves.last
+          return unless @led == @moves.size && last.at.nil? && last.step == move.step && move.side.nil?
+
+          @moves.pop.side
+        end
+
         def without_moves(group, found)
           return lead(found.lead) if found.lead
 
@@ -73,7 +82,8 @@ module Core
 
         def dance(group, found, positions)
           moves = @chair || @only ? found.moves.map { |move| on_chair(alone(move)) } : found.moves
-          moves = parted(group, sided(moves, found.lead || @lead))
+          begun = group.amount && moves.size == 1 ? begun(moves.first) : nil
+          moves = parted(group, sided(moves, found.lead || begun || @lead))
           @lead = nil if @lead && moves.any? { |move| move.layer == :feet && move.side }
           moves = Times.new(moves, group, @moves, lead: found.lead, odd: @odd ||= method(:odd?)).all
           put(moves, positions, over: group.over)
@@ -123,6 +133,8 @@ module Core
         def lead(side)
           at = @moves.rindex { |move| move.kind == :step && move.layer == :feet }
           return @lead = side if at.nil? || @moves[at].side
+
+          @led = @moves.size
 
           at -= 1 while at.positive? && alike?(@moves[at - 1], @moves[at])
           @moves[at] = @moves[at].with(side:)

@@ -11,10 +11,11 @@ module Core
         def seat
           @chair = @text.match?(/\b(?:chairs?|stools?|bench(?:es)?)\b/i)
           match = SEATED.match(@text) or return
+          return if @text.match?(/\bstanding (?:dancers|people|ones)\b/i)
           return if match.post_match.match?(/\A[^,]*on the floor/i)
 
           @facts[:entry].merge!(weight: :seated, level: :seated)
-          @text = match.post_match
+          @text = match.post_match.sub(/\A[\s,]+/, "")
         end
 
         # What is said about the whole line is taken out before its moves are read.

@@ -34,15 +34,29 @@ module Core
         def landing(act, sides)
           return %i[weight start] if half_said?(act, sides) || several?(act)
 
+          return %i[weight] if act.step.name == "lunge" && other_leg?
+
           jumped = act.step.name == "jump" && sides.any?
           bare = act.step.name == "lift knee" && act.noun == "knee" && act.ways.empty?
           jumped || bare ? [:weight] : []
+        end
+
+        # "pivot on R to the back": turned on the foot that bears.
+        def turned_on(act, text)
+          facing = { turn: act.amount ? nil : 0, facing: act.face }
+          facing = { turn: Turning.of(act.amount, nil), facing: nil } if act.amount && act.face.nil?
+          Move.new(text:, step: "turn", kind: :step, layer: :body, weight: act.sides.first, **facing)
         end
 
         # "heels R, toes R": both of them, and the weight stays.
         def both_heels?(act, text)
           %w[heel touch].include?(act.step.name) && act.sides.size == 1 && act.amount.nil? &&
             text.match?(/\b(?:heels|toes)\b/i)
+        end
+
+        # "lunge with left back": which leg the lunge is named after.
+        def other_leg?
+          @words.map(&:first).join(" ").match?(/\bwith (?:the |your )?(?:left|right) (?:leg |foot |one )?(?:back|behind)\b/)
         end
 
         # "two steps right two steps left": the way, and nobody says which foot begins.

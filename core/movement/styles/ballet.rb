@@ -28,6 +28,8 @@ module Core
         Step.of("sauté", "saute", "sautés", weights: [:both], needs: :standing, hazards: %w[jump]),
         Step.of("changement", "changements", weights: [:both], needs: :standing, hazards: %w[jump]),
         Step.of("assemblé", "assemble", weights: [:both], needs: :standing, hazards: %w[jump]),
+        Step.of("sissonne fermé", "sissonne fermee", "sissonne closed", weights: [:both], needs: :standing,
+                                                                        hazards: %w[jump]),
         Step.of("sissonne", weights: [:lead], needs: :standing, hazards: %w[jump]),
         Step.of("pas de chat", weights: %i[lead other], swing: [0, 6], needs: :standing, hazards: %w[jump]),
         Step.of("échappé", "echappe", "sous sus", "soussus", weights: [:both]),

@@ -71,6 +71,7 @@ module Core
         Step.of("get up", "up", "rise", "stand", "stand up", "come up", "recover up", "rises", "comes up", "back up",
                 "come back up", "get back up", "rise up", "jump up to standing", "to standing", "stands", "stands up",
                 "grow", level: :standing, foot: :rise, open: true),
+        Step.of("chair pose", "sit in chair pose", level: :low),
         Step.of("drop", "crouch", "squat", "get low", "down", "drops", "go low", "crouch down", "bend down", "low",
                 "sink", "drop down", level: :low, open: true),
         Step.of("push off", "push back", "push away", "push back up", "pushes off", "pushes back",

@@ -5,7 +5,8 @@ module Core
     module Styles
       # Contemporary and floor work.
       CONTEMPORARY = [
-        Step.of("spiral", "spiral to floor", "spiral down",
+        Step.of("spiral", layer: :body, counts: 4, doubts: %i[weight level facing]),
+        Step.of("spiral down", "spiral to floor", "spiral to the floor", "spiral down to the floor",
                 level: :floor, weights: [:floor], needs: :standing, counts: 4, doubts: [:facing],
                 hazards: %w[floor_work]),
         Step.of("fall", "fall to floor", "melt", "melt to floor", "collapse", "falls", "fall down", "dive", "melts",

@@ -5,6 +5,8 @@ module Core
     module Styles
       # What arms, head and trunk do by themselves: nothing of it moves the feet.
       GESTURES = [
+        Step.of("load in", "dismount", "full down", "straight up extension", "liberty", "basket toss", "prep the stunt",
+                "build the stunt", doubts: %i[weight level]),
         Step.of("circle", "circles", layer: :arms, doubts: %i[facing], open: true),
         Step.of("punch", "punches", "pump", "pumps", "jab", "jabs", "salute", "wipe", "scoop", "fold", "folds",
                 "cradle",
@@ -25,7 +27,7 @@ module Core
                 "picks her up", "picks him up", "pick me up", "picked up", "is lifted", "gets lifted", "lifted by",
                 "still in the lift",
                 "he lifts you",
-                "lifts you", "lifts me", "in the lift", "load in", level: :air, weights: [:air],
+                "lifts you", "lifts me", "in the lift", level: :air, weights: [:air],
                                                                    doubts: %i[weight facing], hazards: %w[lift]),
         Step.of("skate", "skates", "pony", "chug", "chugs", "shuffle", "shuffles", "moonwalk", "wop", "krump",
                 "time step",
