@@ -83,6 +83,7 @@ module Core
         return @acts.empty? && (@begin = element.at) if before&.kind == :no
         return crossing(element) if crossed_first?(step, element)
         return current.ways += [element.word] if posed?(step)
+        return current.step = step if stops_low?(step, element)
         return if lying_word?(step, element)
         return if (step.open && open_verb(step, element)) || turn_said?(step)
         return name_unknown(step) if level_said?(step, element) || qualified?(element)

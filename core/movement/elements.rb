@@ -48,7 +48,7 @@ module Core
         around round with towards away exit exiting enter entering the window windows door over face each until find perimeter outside
       ].to_set.freeze
       # "right knee on the floor": who kneels lies no lower.
-      KNEE_DOWN = /\A(?:on|onto|to) (?:the )?(?:floor|ground|mat)\b/
+      KNEE_DOWN = /\A(?:down )?(?:on|onto|to) (?:the )?(?:floor|ground|mat)\b/
       # "end up", "line up": nobody gets up.
       ENDS_UP = %w[
         end ends ended ending finish finishes finishing wind winds line lined lining set mess speed hurry warm make
@@ -91,7 +91,7 @@ module Core
         return shoulder(Regexp.last_match, at) if SHOULDER =~ rest
         return Element.new(:way, "air", at, 3, "air") if rest.start_with?("in the air")
 
-        return step_named("kneel", at, rest[KNEE_DOWN]) if at.positive? && @words[at - 1] == "knee" && rest[KNEE_DOWN]
+        return step_named("kneel", at, rest[KNEE_DOWN]) if knee_before?(at) && rest[KNEE_DOWN]
 
         PLACES.each { |pattern, name| (match = rest[pattern]) && (return step_named(name, at, match)) }
         DOUBTS.each do |pattern, doubts|
@@ -100,6 +100,8 @@ module Core
         end
         rounds(rest, at)
       end
+
+      def knee_before?(at) = @words[[at - 2, 0].max...at].include?("knee")
 
       def face(match, at)
         Element.new(:face, Lexicon::FACED[match[:to]], at, match[0].count(" ") + 1, match[:to])

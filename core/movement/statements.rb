@@ -28,15 +28,21 @@ module Core
       FACES = Lexicon::FACED.keys.sort_by { |words| -words.size }.join("|")
 
       PATTERNS = {
-        none: "(?:with )?(?:no|without|without any|not any) weight(?: (?:on|onto|in) (?:it|#{DET}#{SIDE}#{FOOT}))?",
-        given: "(?:and |then )?(?:takes?|taking|with|put|putting|puts)(?: on it)? (?:the |your |all |full )*weight" \
+        none: "(?:with )?(?:no|without|without any|not any|(?:dont|do not|never) (?:put|take)(?: any| the| your)*) weight(?: (?:on|onto|in) (?:it|#{DET}#{SIDE}#{FOOT}))?",
+        given: "(?:and |so )?(?:thats |this is |its )?where (?:the |your )?weight (?:is|goes|sits)|(?:and |then )?(?:takes?|taking|with|put|putting|puts)(?: on it)? (?:the |your |all |full )*weight" \
                "(?: (?:on|onto|into) it)?(?! (?:on|onto|over|left|right|both|back))",
-        free: "(?:(?:with|and|so|leave|leaving|keep|keeping|have) )*#{DET}(?<side>right|left)(?: foot| leg)? #{IS}" \
+        free: "(?:(?:with|and|so|leave|leaving|keep|keeping|have) )*#{DET}(?<side>right|left)s?(?: foot| leg)? #{IS}" \
               "free(?: to \\w+(?: \\w+)?)?",
-        free_foot: "free (?:foot|leg)(?: is)? #{DET}(?<side>right|left)",
+        free_foot: "(?:free|working) (?:foot|leg)(?: is)? #{DET}(?<side>right|left)",
+        supporting: "(?:standing|supporting) (?:foot|leg|side) (?:which |that )?(?:is |being )?#{DET}(?<side>right|left)|" \
+                    "#{DET}(?<side>right|left)(?: foot| leg)? (?:is |being |as )(?:the |your )?(?:standing|supporting)" \
+                    "(?: foot| leg)?",
+        shared: "(?:split|splitting|even|equal|share)(?: the| your)? weight|" \
+                "weight (?:is |stays )?(?:split|even|evenly|equal|equally|shared|centred|centered|between|in the (?:middle|" \
+                "centre|center))(?: (?:between|on) both(?: feet)?)?",
         weight: "(?:(?:with|so|have|keep|put|all|and|then|shift|shifting|leave|be|pose|stay) )*" \
                 "(?:#{ENDS} (?:with )?)?" \
-                "#{DET}weight #{IS}(?:on |onto |over |in |to |into |back on )?#{DET}#{SIDE}#{FOOT}",
+                "#{DET}weight #{IS}(?:forward |back |all |right )?(?:on |onto |over |in |to |into |over to )?#{DET}#{SIDE}#{FOOT}",
         ended: "(?:so )?(?:you )?(?<word>#{ENDS}) (?:it |up |there |wide |everything |still |balanced |steady |back |" \
                "standing |with |and |weight )*(?:on |onto |over )?#{DET}#{SIDE}\\b#{NOT_FEET}" \
                "(?: foot| leg| feet| one)?" \
@@ -81,7 +87,8 @@ module Core
       }.transform_values { |text| /\b#{text}\b/ }.freeze
       # Without these words a pattern need not be tried.
       SIGNS = {
-        none: /weight/, given: /weight/, weight: /weight/, free: /free/, free_foot: /free/, ended: /end|finish/,
+        none: /weight/, given: /weight/, weight: /weight/, free: /free/,
+        free_foot: /free|working/, supporting: /standing|supporting/, shared: /weight/, ended: /end|finish/,
         stands: /\b(?:on|onto|over) .*(?:left|right|both|it\b)/, lands_open: /land|finish|end|pose|hold/, lands: /land/, on_leg: /on /, to_foot: /to /,
         together: /feet|both|two|2/,
         position: /first|second|fo?u?rth|fifth|parallel|\d(?:st|nd|th)/, choice: /feet|foot|legs?\b|steps|footwork/,
@@ -129,6 +136,8 @@ module Core
       def said_given(_match, _text) = { given: true }
       def said_free(match, _text) = { weight: OTHER[foot(match)], ending: true }
       def said_free_foot(match, text) = said_free(match, text)
+      def said_supporting(match, _text) = { weight: foot(match) }
+      def said_shared(_match, _text) = { weight: :both }
       def said_weight(match, _text) = { weight: foot(match), ending: match[0].match?(/\b#{ENDS}\b/o) }
       def said_ended(match, _text) = { weight: foot(match), ending: true }
       def said_stands(match, _text) = match[:side] == "it" ? { same: true } : { weight: foot(match) }

@@ -60,6 +60,12 @@ module Core
           @at += 1
         end
 
+        # "melt to a squat": no lower than that.
+        def stops_low?(step, element)
+          step.name == "drop" && element.word != "down" && current&.step&.level == :floor && !@joined &&
+            [before, before(2)].any? { |each| %w[to into].include?(each&.word) }
+        end
+
         # "step right to lunge", "step R into an arabesque": what the step ends in.
         def posed?(step)
           POSES.include?(step.name) && current&.foot? && current.step.weights.any? && current.sides.any? && !@joined &&

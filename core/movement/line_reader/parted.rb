@@ -6,7 +6,7 @@ module Core
       # Where not everybody dances the same: "odds step R, evens step L", "half up, half down", "step R or L". Each move
       # is read, but what it changes is known of nobody in particular.
       module Parted
-        PEOPLE = "(?:wheelchair|chair) users|(?:standing|seated) (?:dancers|people|ones)|girls|boys|men|women|ladies|gents|guys|leaders?|followers?|leads|follows|bases|flyers?|seniors|" \
+        PEOPLE = "(?:wheelchair|chair) users|(?:standing|seated) (?:dancers|people|ones)|girls|boys|men|women|ladies|gents|guys|leaders?|followers?|leads|follows|bases?|flyers?|seniors|" \
                  "juniors|soloists?|corps|littles|bigs|odds|evens|ones|twos|threes|(?:tall|small|little|big|older|" \
                  "younger|new|centre|center|middle|outside|inside|end) ones"
         PARTS = "(?:front|back|middle|first|second|third|last|left|right|outside|inside|other|top|bottom) " \
@@ -26,7 +26,7 @@ module Core
         CHOSEN = /\bor\b(?! (?:so|more|less|two|three|four|five|six)\b)/i
         # Without one of these words, or a name of several, a line is everybody's.
         SIGNS = %w[
-          girls boys men women ladies gents guys leader leaders follower followers leads follows bases flyer flyers
+          girls boys men women ladies gents guys leader leaders follower followers leads follows base bases flyer flyers
           seniors juniors soloist soloists corps littles bigs odds evens ones twos threes row rows line lines half halfs
           group groups circle circles people peoples team teams partner partners couple couples number numbers as bs a b
           rest others else some if side users dancers

@@ -34,7 +34,7 @@ module Core
         def once_more(said, group, positions)
           more = group.times ? group.times - 1 : (group.amount || said.more)
           moves = repeats.again([more, 1].max, positions:, turned: said.turned, side: said.side)
-          open = said.those || group.words.last.value == "switch"
+          open = said.those || %w[switch change].include?(group.words.last.value)
           @moves.concat(open ? those(moves) : moves)
           @kept[:words] = true
         end
@@ -122,6 +122,8 @@ module Core
           move = @moves.last or return
           return :unknown if move.kind == :unknown
           return :upper if generic?(move) || (move.layer == :arms && move.text.match?(/\b(?:up|down)\b/i))
+
+          return :upper if %i[arms head].include?(move.layer) && move.text.match?(/\b(?:right|left|[rl])\b/i)
 
           :gesture if move.layer == :feet && @vocabulary.find(move.step.to_s)&.foot == :free
         end

@@ -10,7 +10,7 @@ module Core
         Step.of("circle", "circles", layer: :arms, doubts: %i[facing], open: true),
         Step.of("punch", "punches", "pump", "pumps", "jab", "jabs", "salute", "wipe", "scoop", "fold", "folds",
                 "cradle",
-                "throw", "throws", "hug", "high v", "low v", "t motion", "broken t", "clasp", "slap", "pat", "dab",
+                "throw", "throws", "hug", "high v", "low v", "v", "t", "t motion", "broken t", "clasp", "slap", "pat", "dab",
                 "point at", "high five", "brush off", "brush it off", "push", "pushes", "pull", "pulls", "shake",
                 "shakes", "shake it all about", "hit", "air guitar", "kick drum", "row", "wave hello", "blow a kiss",
                 "flex", "conduct", "port de bras", "hands up", "put your hands up", layer: :arms,
