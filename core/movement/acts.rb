@@ -9,6 +9,7 @@ module Core
       # step nil; ways, amount, doubts; from, to: its words; names: which words nobody knows.
       Act = Struct.new(
         :step, :sides, :layer, :ways, :amount, :doubts, :from, :to, :unknown, :it, :on, :noun, :face, :toward,
+        :round,
         keyword_init: true
       ) do
         def upper? = !layer.nil?
@@ -20,6 +21,7 @@ module Core
       include Verbs
       include Whose
       include Feet
+      include Turned
 
       # elements: [Elements::Element]; after: the layer of the move before them, and whether that was a foot's gesture.
       def initialize(elements, vocabulary, after: nil)
@@ -80,11 +82,8 @@ module Core
       def take_step(element)
         step = element.value
         return take_way(element) if way?(step, element)
-        return @acts.empty? && (@begin = element.at) if before&.kind == :no
-        return crossing(element) if crossed_first?(step, element)
-        return current.ways += [element.word] if posed?(step)
-        return current.step = step if stops_low?(step, element)
-        return if lying_word?(step, element)
+        return denied(element) if before&.kind == :no
+        return if shapes?(step, element) || lying_word?(step, element)
         return if (step.open && open_verb(step, element)) || turn_said?(step)
         return name_unknown(step) if level_said?(step, element) || qualified?(element)
 
@@ -95,6 +94,7 @@ module Core
       def open_verb(step, element)
         return upper(element) if part_ahead? || theirs?(step)
         return start(element, step: @vocabulary.find("put"), sides: own_sides, it: true) if foot_down?(step)
+        return start(element, step: @vocabulary.find("lift"), sides: own_sides) if foot_pulled?(step)
         return foot_part(element) if step.level && (foot_ahead? || (@noun && @sides.any?))
         return start(element, step: @vocabulary.find("step"), sides: own_sides) if onto_foot?(step)
 
@@ -103,8 +103,9 @@ module Core
 
       def begin_step(step, element)
         put_sides if @sides.any? && (side_steps?(step, element) || steps_before?(step))
+        round = turn_first(element)
         step = @vocabulary.find("lift") if @noun == "leg" && step.name == "slide"
-        start(element, step:, sides: own_sides, noun: @noun)
+        start(element, step:, sides: own_sides, noun: @noun, round:)
         @noun = nil
       end
 
@@ -116,17 +117,20 @@ module Core
       end
 
       def take_side(element)
-        side = element.value
-        return if part_next? || before&.word == "using" || (before&.word == "the" && before(2)&.word == "using")
-        return if placed_beside?
-        return current.sides << side if unknown_yet?
+        return if part_next? || unmeant? || placed_beside?
+        return current.sides << element.value if unknown_yet?
         return @sides << element if begins_anew?
-
         return if current.upper?
 
-        current.toward = true if before&.word == "the" && before(2)&.word == "to"
-        current.sides << side
+        current.toward = true if word_before == "to"
+        current.sides << element.value
       end
+
+      # The word before a side, its article left out.
+      def word_before = before&.word == "the" ? before(2)&.word : before&.word
+
+      # "not the right", "using the right foot": a side that nobody steps on.
+      def unmeant? = word_before == "using" || (before&.word == "the" ? before(2) : before)&.kind == :no
 
       def take_way(element)
         way = element.word
@@ -142,18 +146,6 @@ module Core
         return current.amount = element.value if current&.foot? && current.amount.nil? && turns?(current.step)
 
         @amount = element.value
-      end
-
-      def turns?(step) = !step.nil? && (step.name == "turn" || step.turn != 0)
-
-      # "turn to the back", "walk to the back".
-      def take_face(element)
-        return body_to if current&.layer == :body
-        return take_way(element) unless current&.foot? || current&.step
-        return if element.value == 1 && !turns?(current.step) && current.step.name != "jump"
-        return current.doubts += [:facing] unless turns?(current.step) || current.step.name == "jump"
-
-        element.value ? current.face = element.value : current.doubts += [:facing]
       end
 
       def take_shoulder(element)

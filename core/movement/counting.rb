@@ -76,7 +76,7 @@ module Core
         number = Lexicon::NUMBERS[value]
         return and_count if value.match?(JOINING)
         return often if OFTEN.key?(value) && @found.last&.kind == :word
-        return keep unless number
+        return keep if number.nil? || value(1).match?(/\Aquarters?\z/)
 
         spoken_count?(number) ? count(number) : amount_or_word(number)
       end

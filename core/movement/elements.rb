@@ -34,7 +34,8 @@ module Core
          "in (?:a |the )?ring", "with your friend", "face to face", "each other"] =>
           %i[weight facing],
         ["(?:to|into|towards) (?:the )?\\w+ (?:corner|wings|exit)", "away from (?:us|me|the audience|the front)",
-         "(?:the )?(?:windows?|door)(?: side| wall)?", "exit(?:ing)?", "enter(?:ing)?"] => %i[facing]
+         "(?:the )?(?:windows?|door)(?: side| wall)?", "exit(?:ing)?", "enter(?:ing)?"] =>
+          %i[facing]
       }.transform_keys { |texts| /\A(?:#{texts.join('|')})\b(?! (?:hands?|arms?|shoulders?)\b)/ }.freeze
       # Where a turn ends, and over which shoulder it goes.
       FACES = %w[back front audience crowd house us me upstage downstage corner wings window windows].freeze
@@ -45,8 +46,10 @@ module Core
       STARTS = %w[
         on onto to into at in along across down up wherever contact partner partners flyer flyers base bases they
         he she anywhere somewhere all
-        around round with towards away exit exiting enter entering the window windows door over face each until find perimeter outside
+        around round with towards away exit exiting enter entering
+        the window windows door over face each until find perimeter outside
       ].to_set.freeze
+      OF_PEOPLE = /\A(?:of )?(?:the (?:group|class|cast|room)|you\b|us\b|them\b)/
       # "right knee on the floor": who kneels lies no lower.
       KNEE_DOWN = /\A(?:down )?(?:on|onto|to) (?:the )?(?:floor|ground|mat)\b/
       # "end up", "line up": nobody gets up.
@@ -54,7 +57,8 @@ module Core
         end ends ended ending finish finishes finishing wind winds line lined lining set mess speed hurry warm make
       ].to_set.freeze
       NEGATIONS = %w[no not without dont never].freeze
-      private_constant :PLACES, :DOUBTS, :FACES, :WALLS, :FACE, :SHOULDER, :STARTS, :NEGATIONS, :ENDS_UP, :KNEE_DOWN
+      private_constant :PLACES, :DOUBTS, :FACES, :WALLS, :FACE, :SHOULDER, :STARTS, :NEGATIONS,
+                       :ENDS_UP, :KNEE_DOWN, :OF_PEOPLE
 
       # words: [String], normalised.
       def initialize(words, vocabulary)
@@ -78,7 +82,7 @@ module Core
 
       def one(at)
         word = @words[at]
-        return Element.new(:filler, word, at, 1, word) if word == "up" && at.positive? && ENDS_UP.include?(@words[at - 1])
+        return Element.new(:filler, word, at, 1, word) if word == "up" && ends_up?(at)
 
         phrase(at) || step(at) || Element.new(*kind(word, at), at, 1, word)
       end
@@ -100,6 +104,8 @@ module Core
         end
         rounds(rest, at)
       end
+
+      def ends_up?(at) = at.positive? && ENDS_UP.include?(@words[at - 1])
 
       def knee_before?(at) = @words[[at - 2, 0].max...at].include?("knee")
 
@@ -131,13 +137,14 @@ module Core
 
       # "half the group": nobody turns.
       def of_people?(word, at)
-        word == "half" && @words[at + 1, 3].join(" ").match?(/\A(?:of )?(?:the (?:group|class|cast|room)|you\b|us\b|them\b)/)
+        word == "half" && @words[at + 1, 3].join(" ").match?(OF_PEOPLE)
       end
 
       def kind(word, at)
         return [:side, Lexicon::SIDES[word]] if Lexicon::SIDES.key?(word)
         return [:part, Lexicon::PARTS[word]] if Lexicon::PARTS.key?(word)
         return [:foot, word] if Lexicon::FEET.include?(word) || word == "knee"
+        return [:amount, 6] if word == "quarter" && at.positive? && @words[at - 1] == "three"
         return [:amount, Lexicon::AMOUNTS[word]] if Lexicon::AMOUNTS.key?(word) && !of_people?(word, at)
         return [:way, word] if Lexicon::DIRECTIONS.include?(word)
 

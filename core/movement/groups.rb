@@ -43,7 +43,13 @@ module Core
       # Whether the side after a comma has nothing of its own behind it.
       def alone?(tokens, index)
         after = tokens[index + 2]
-        (after.nil? || %i[comma times note number range].include?(after.kind)) && !side?(tokens[index - 2])
+        (after.nil? || %i[comma times note number range].include?(after.kind) || row?(tokens, index)) &&
+          !side?(tokens[index - 2])
+      end
+
+      # "R, L, R, L and pose": the last of a row of sides.
+      def row?(tokens, index)
+        %w[and then].include?(tokens[index + 2]&.value) && tokens[index - 2]&.kind == :comma && side?(tokens[index - 3])
       end
 
       def group = @segments.last.last

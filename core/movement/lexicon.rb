@@ -17,7 +17,8 @@ module Core
         "backwards" => "back", "thru" => "through", "tho" => "though", "rnd" => "round", "bth" => "both",
         "insted" => "instead", "xs" => "times", "sidewards" => "side", "sideways" => "side", "diag" => "diagonal",
         "qtr" => "quarter", "hlf" => "half", "til" => "until", "till" => "until", "cts" => "counts", "ct" => "count",
-        "knees" => "knee", "toes" => "toe", "heels" => "heel", "feet" => "feet", "pls" => "please"
+        "rec" => "recover",
+        "repl" => "replace", "knees" => "knee", "toes" => "toe", "heels" => "heel", "feet" => "feet", "pls" => "please"
       }.freeze
 
       FRACTIONS = { "½" => "half", "¼" => "quarter", "¾" => "34" }.freeze

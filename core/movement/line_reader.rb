@@ -21,6 +21,7 @@ module Core
 
       include Whole
       include Saying
+      include Onward
       include Parted
 
       def initialize(text, counts: 8, feel: :even, vocabulary: Vocabulary::DEFAULT)

@@ -12,7 +12,7 @@ module Core
                "(?: the| your| crossing| stepping)*"
       FOOT = "(?<side>right|left)(?: (?:foot|leg|one))?(?: (?:over|behind)(?: the| your)? (?:right|left))?"
       FROM = "from (?:the |your )*(?<side>right|left)(?: foot| leg)?(?! (?:side|corner|wing|wall|shoulder|hip|to)\\b)"
-      FIRST = "#{BEGINS} #{FOOT}(?: first)?|#{FOOT} (?:first|starts|start|leads|begins)|#{FROM}"
+      FIRST = "#{BEGINS} #{FOOT}(?: first)?|#{FOOT} (?:first|starts|start|leads|begins)|#{FROM}".freeze
       LEAD = /\b(?:#{FIRST})\b(?! \w* ?(?:arm|hand))/
       ROW_OF_SIDES = /(?:[\s,]+(?:right|left|rt|lt|lft|r|l)(?![[:alpha:]]))+\s*\z/i
       FREE_FEET = %i[weight].freeze
@@ -154,7 +154,8 @@ module Core
           text:, step: step.name, kind: step.kind, side: sides.first,
           feet: (sides.size > 1 ? sides : []).freeze,
           length: step.counts > 1 ? step.counts * 12 : nil, usual: step.counts > 1,
-          turn: act.face ? 0 : turn(act, sides.first), facing: act.face, level: step.level, travel: travel(act),
+          turn: act.face ? 0 : turn(act, act.round || sides.first), facing: act.face, level: step.level,
+          travel: travel(act),
           layer: step.kind == :free ? free_layer : step.layer, hands: hands(step),
           doubts: (own_doubts(act) + act.doubts + astray(act) + landing(act, sides)).uniq
         )

@@ -44,12 +44,16 @@ module Core
       private
 
       def more? = @group.amount && words.include?("more") && last && @moves.none? { |move| feet?(move) }
+      def words = @group.words.map(&:value)
+
       # "march, starting left, 8 of them": so many with the one that was said.
-      def of_them? = @group.amount && words.include?("of") && words.intersect?(%w[them these those]) && last &&
-                     @moves.none? { |move| feet?(move) }
+      def of_them?
+        return false unless @group.amount && last && @moves.none? { |move| feet?(move) }
+
+        words.include?("of") && words.intersect?(%w[them these those])
+      end
 
       def of_them = Array.new([@group.amount - 1, 0].max) { follow(last) }
-      def words = @group.words.map(&:value)
       def last = @last ||= @before.reverse_each.find { |move| feet?(move) }
       def feet?(move) = move.kind == :step && move.layer == :feet
 

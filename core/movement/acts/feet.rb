@@ -26,7 +26,10 @@ module Core
         def foot_goes(way)
           noun = %w[foot leg toe knee].include?(@noun.to_s)
           return "lift" if noun && %w[up air high].include?(way)
+          return "lift knee" if @noun.to_s == "knee"
           return { "toe" => "touch", "heel" => "heel" }[@noun] if %w[toe heel].include?(@noun.to_s)
+
+          return "put" if way == "front" && @acts.empty? && following.nil?
 
           noun || !STEPS_TO.include?(way) ? "put" : "step"
         end

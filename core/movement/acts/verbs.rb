@@ -28,6 +28,8 @@ module Core
         end
 
         def name_unknown(step)
+          return if %w[roll fall].include?(step.name)
+
           current.step = step
           current.noun ||= current.unknown.last
           current.unknown = []
@@ -39,6 +41,11 @@ module Core
 
           element.size == 1 && current && !@joined && @sides.empty? && step.open && step.kind == :step &&
             (Lexicon::DIRECTIONS.include?(element.word) || element.word == "open")
+        end
+
+        # "no kick": what comes behind it begins here.
+        def denied(element)
+          @begin = element.at if @acts.empty?
         end
 
         # "and don't put it down": what nobody is to do.
@@ -54,10 +61,18 @@ module Core
             current.step.weights.size > 1 && following&.kind == :side
         end
 
-        def crossing(_element)
+        def crossing
           current.sides << following.value
           current.ways += [following(2).word] if PLACING.include?(following(2)&.word)
           @at += 1
+        end
+
+        # Words of a step that only say more of the one before: how it begins, what it ends in, how low it stops.
+        def shapes?(step, element)
+          if crossed_first?(step, element) then crossing
+          elsif posed?(step) then current.ways += [element.word]
+          elsif stops_low?(step, element) then current.step = step
+          end
         end
 
         # "melt to a squat": no lower than that.
@@ -75,11 +90,6 @@ module Core
         # "body to the corner": how far it faces there nobody says.
         def body_to = current.doubts += [:facing]
 
-        # "half turn stepping R": the turn is danced on that foot.
-        def stepping?(element)
-          element.word == "stepping" && current&.foot? && current.step.weights.any? && current.step.turn != 0
-        end
-
         # "drag together", "knock the knees together".
         def gathered?(step, element)
           step.name == "close" && %w[together tog].include?(element.word) && current && !current.step&.weights&.any? &&
@@ -87,11 +97,20 @@ module Core
         end
 
         PLACE = /\A(?:on|onto|at|in|to|along|across)\b/
-        private_constant :PLACE
+        LYING = ["lie", "kneel", "sit on a chair"].freeze
+        private_constant :PLACE, :LYING
 
         # "draws a circle on the floor", "hands on the floor": nobody lies down by it.
         def lying_word?(step, element)
-          return false unless %w[lie kneel].include?(step.name) && element.word.match?(PLACE)
+          return false unless LYING.include?(step.name) && element.word.match?(PLACE)
+          return false if step.name == "kneel" && @noun == "knee"
+          return true if @noun || current&.step&.name == "feet together"
+
+          step.name != "sit on a chair" && others?(element)
+        end
+
+        # Whether a hip, the arms or a foot that works are on the floor.
+        def others?(element)
           return true if element.word.end_with?("hip") && !current&.step&.level
 
           current && !@joined ? (current.upper? || small?(current.step)) : false

@@ -27,7 +27,12 @@ module Core
         def foot_ahead?
           ahead = @elements[(@at + 1)..].find { |each| !%i[filler amount way].include?(each.kind) }
           ahead = @elements[@elements.index(ahead) + 1] if ahead&.kind == :side
-          ahead&.kind == :foot || (ahead&.kind == :step && ahead.value.name == "heel")
+          ahead&.kind == :foot || (ahead&.kind == :step && ["heel", "lift knee"].include?(ahead.value.name))
+        end
+
+        # "pull R foot up": not with the arms.
+        def foot_pulled?(step)
+          step.layer == :arms && step.name == "punch" && foot_ahead? && @acts.empty?
         end
 
         # Whether a part above the legs is named before the next verb.
@@ -106,12 +111,18 @@ module Core
 
         # Whether a side begins something new instead of saying the foot of what was named.
         def begins_anew?
-          return true if current.nil? || @joined
+          return !in_row? if current.nil? || @joined
           return %i[foot step].include?(after_sides&.kind) if current.upper?
           return true if foot_then_verb? || (@bare && current.step&.name == "close")
           return false if current.sides.empty?
 
           current.ways.any? && following&.kind != :foot
+        end
+
+        # "kicks L and R": the sides of one verb.
+        def in_row?
+          before&.word == "and" && current&.foot? && current.sides.any? && before(2)&.kind == :side &&
+            [nil, :and].include?(following&.kind)
         end
 
         # What comes after a row of sides.

@@ -24,20 +24,21 @@ module Core
 
         # Digits that say how many or how long.
         def amount?(given)
-          return true if given.zero? || given > 16 || (given > 1 && value(1).match?(TIMES))
-          return true if value(1) == "of" && %w[them these those each].include?(value(2))
-          return true if value(1).match?(NOUNS) && !CALLED.include?(value(-1))
-          return true if steps_before?(given) && !CALLED.include?(value(-1))
+          return true if given.zero? || given > 16 || (given > 1 && value(1).match?(TIMES)) || of_them?
+          return true if (value(1).match?(NOUNS) || steps_before?(given)) && !CALLED.include?(value(-1))
           return lasting?(given) if LASTING.include?(value(-1))
           return false if CALLED.include?(value(-1)) || given == @last + 1
 
           how_many?(given)
         end
 
+        def of_them? = value(1) == "of" && %w[them these those each].include?(value(2))
+
         # Whether a further count follows before the next comma: then this is one too.
         def counted_later?(given)
           part = @tokens[(@at + 1)..].take_while { |each| each.kind != :comma }
-          part.any? { |each| each.kind == :number && each.text.to_i > given } && !part.first&.value.to_s.match?(NOUNS)
+          later = part.any? { |each| %i[number range].include?(each.kind) && each.text.to_i > given }
+          later && !part.first&.value.to_s.match?(NOUNS)
         end
 
         def lasting?(_given)
@@ -59,8 +60,17 @@ module Core
         # "march four", "walk forward 4": as many.
         def steps_before?(given)
           at = @found.rindex { |each| !(each.kind == :word && WAYS.include?(each.value)) }
+          at = over_comma(at) if at && @found[at].kind == :comma && @found.size > at + 1
           walked = at && @found[at].kind == :word && WALKS.include?(@found[at].value)
           walked && given != @last + 1 && given > 1 && ends_here?
+        end
+
+        # "walk forward 4, back 4".
+        def over_comma(index)
+          before = @found[0...index].rindex { |each| !(each.kind == :word && WAYS.include?(each.value)) }
+          before -= 1 while before && before >= 0 && @found[before].kind == :amount
+          before = @found[0..before].rindex { |each| !WAYS.include?(each.value) } if before && before >= 0
+          before && before >= 0 ? before : index
         end
 
         def ends_here? = token(1).nil? || token(1).kind == :comma || AFTER_STEPS.include?(value(1))

@@ -6,14 +6,16 @@ module Core
       # Where not everybody dances the same: "odds step R, evens step L", "half up, half down", "step R or L". Each move
       # is read, but what it changes is known of nobody in particular.
       module Parted
-        PEOPLE = "(?:wheelchair|chair) users|(?:standing|seated) (?:dancers|people|ones)|girls|boys|men|women|ladies|gents|guys|leaders?|followers?|leads|follows|bases?|flyers?|seniors|" \
+        PEOPLE = "(?:wheelchair|chair) users|(?:standing|seated) (?:dancers|people|ones)|girls|boys|men|women|" \
+                 "ladies|gents|guys|leaders?|followers?|leads|follows|bases?|flyers?|seniors|" \
                  "juniors|soloists?|corps|littles|bigs|odds|evens|ones|twos|threes|(?:tall|small|little|big|older|" \
                  "younger|new|centre|center|middle|outside|inside|end) ones"
         PARTS = "(?:front|back|middle|first|second|third|last|left|right|outside|inside|other|top|bottom) " \
                 "(?:row|line|half|group|circle|people)s?|[ab](?:['’]?s|(?= (?:step|go|hold)))|" \
                 "(?:group|team|partner|line|row|couple|number)s? (?:one|two|three|four|[1-4a-d])|" \
                 "half(?= (?:of|the|you|go|stay|hold|step|up|down|kneel|stand|sit|are|on|do)\\b)"
-        OTHERS = "the rest|others|every(?:one|body) else|some of (?:you|us|them)|" \
+        OTHERS = "the rest|others|other (?:group|half|line|row|people|ones|team)s?|every(?:one|body) else|" \
+                 "some of (?:you|us|them)|" \
                  "(?:left|right) side of the (?:room|stage|space|line|circle|group)|" \
                  "if you(?:['’]?re| are)? (?:in|on|at|a|the)"
         REST = /\b(?:#{OTHERS})\b/i
@@ -31,7 +33,8 @@ module Core
           group groups circle circles people peoples team teams partner partners couple couples number numbers as bs a b
           rest others else some if side users dancers
         ].to_set.freeze
-        private_constant :SIGNS, :PEOPLE, :PARTS, :OTHERS, :REST, :HALVES, :HALF_OF, :SUBJECT, :NAMED, :ALL, :EVERYBODY, :CHOSEN
+        private_constant :SIGNS, :PEOPLE, :PARTS, :OTHERS, :REST, :HALVES, :HALF_OF, :SUBJECT, :NAMED, :ALL,
+                         :EVERYBODY, :CHOSEN
 
         private
 

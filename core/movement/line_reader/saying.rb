@@ -5,27 +5,14 @@ module Core
     class LineReader
       # Words laid on their counts: moves, repeats, notes, what stands in brackets.
       module Saying
-        HEADING = /\A(?:(?:and|all|both|going|moving|travelling|traveling|this|it|is)\ )*
-          (?:to|towards)\ (?:the|your|my)\ (?<side>right|left|[rl])\z/ix
-        private_constant :HEADING
-
         private
-
-        # "side step close, to the right": where to; for a step of several changes, with which foot.
-        def heading(group)
-          side = Lexicon.words([group.words.last.text]).first.first.to_sym
-          at = @moves.rindex { |move| move.kind == :step && move.layer == :feet } or return aside(group)
-          return aside(group) if @moves[at].side || @vocabulary.find(@moves[at].step.to_s)&.each
-
-          @moves[at] = @moves[at].with(side:, doubts: @moves[at].doubts | [:weight])
-        end
 
         # A group of words on its counts.
         def say(group, positions)
           before = @moves.size
           said = @moves.any? && Repeats.of(group.words)
           return once_more(said, group, positions) if said
-          return heading(group) if @moves.any? && positions.empty? && group.words.map(&:text).join(" ").match?(HEADING)
+          return heading(group) if @moves.any? && positions.empty? && heading?(group)
 
           speak(group, positions)
           @open = positions.empty? && @moves.size > before ? @moves.size - before : nil
@@ -55,7 +42,7 @@ module Core
           found = phrase(group)
           @facts[:entry] = found.entry.merge(@facts[:entry])
           @facts[:exit].merge!(found.exit)
-          return without_moves(group, found) if found.moves.empty? || label?(group, found)
+          return without_moves(group, found, positions) if found.moves.empty? || label?(group, found)
           return @only = found.moves.first.layer if group.label && found.moves.all? { |move| generic?(move) }
 
           return if found.moves.size == 1 && Bracketed.new(@moves, found).beside(open: positions.empty? && @behind)
@@ -63,27 +50,19 @@ module Core
           dance(group, found, positions)
         end
 
-        # "run in place, right first, 16 runs": the runs that were begun are counted here.
-        def begun(move)
-          last = @moves.last
-          return unless @led == @moves.size && last.at.nil? && last.step == move.step && move.side.nil?
-
-          @moves.pop.side
-        end
-
-        def without_moves(group, found)
-          return lead(found.lead) if found.lead
+        def without_moves(group, found, positions)
+          return led(group, found.lead) if found.lead
 
           counted = group.amount ? Times.new([], group, @moves).all : []
-          return put(counted, []) if counted.any?
+          return put(counted, positions) if counted.any?
+          return put(onward(group.amount || 1), positions) if onward?(group) && (positions.any? || group.amount)
 
           aside(group) unless found.entry.any? || found.exit.any?
         end
 
         def dance(group, found, positions)
           moves = @chair || @only ? found.moves.map { |move| on_chair(alone(move)) } : found.moves
-          begun = group.amount && moves.size == 1 ? begun(moves.first) : nil
-          moves = parted(group, sided(moves, found.lead || begun || @lead))
+          moves = parted(group, sided(moves, found.lead || begun(moves, group) || @lead))
           @lead = nil if @lead && moves.any? { |move| move.layer == :feet && move.side }
           moves = Times.new(moves, group, @moves, lead: found.lead, odd: @odd ||= method(:odd?)).all
           put(moves, positions, over: group.over)
@@ -130,23 +109,6 @@ module Core
 
         # Words before a colon that name no step.
         def label?(group, found) = group.label && found.moves.all? { |move| move.kind == :unknown }
-
-        # Which foot begins: of what follows, or of what was said just now.
-        def lead(side)
-          at = @moves.rindex { |move| move.kind == :step && move.layer == :feet }
-          return @lead = side if at.nil? || @moves[at].side
-
-          @led = @moves.size
-
-          at -= 1 while at.positive? && alike?(@moves[at - 1], @moves[at])
-          @moves[at] = @moves[at].with(side:)
-        end
-
-        # "step kick step touch, starting left": what is danced in one go begins with it.
-        def alike?(one, two)
-          one.side.nil? && one.layer == :feet && one.kind == :step &&
-            (one.step == two.step || [one, two].all? { |move| move.step.start_with?("step-") })
-        end
 
         def sided(moves, lead)
           at = lead && moves.index { |move| move.layer == :feet && move.kind == :step && move.side.nil? }

@@ -7,7 +7,8 @@ module Core
       module Facts
         HALVES = ["pivot turn", "ball-change"].freeze
         SEVERAL = /\b(?:two|three|four|five|six|seven|eight|\d) (?:steps|walks|runs)\b/
-        private_constant :HALVES, :SEVERAL
+        OTHER_LEG = /\bwith (?:the |your )?(?:left|right) (?:leg |foot |one )?(?:back|behind)\b/
+        private_constant :HALVES, :SEVERAL, :OTHER_LEG
 
         private
 
@@ -36,6 +37,8 @@ module Core
 
           return %i[weight] if act.step.name == "lunge" && other_leg?
 
+          return %i[weight] if stepped_over?(act, sides)
+
           jumped = act.step.name == "jump" && sides.any?
           bare = act.step.name == "lift knee" && act.noun == "knee" && act.ways.empty?
           jumped || bare ? [:weight] : []
@@ -56,7 +59,14 @@ module Core
 
         # "lunge with left back": which leg the lunge is named after.
         def other_leg?
-          @words.map(&:first).join(" ").match?(/\bwith (?:the |your )?(?:left|right) (?:leg |foot |one )?(?:back|behind)\b/)
+          @words.map(&:first).join(" ").match?(OTHER_LEG)
+        end
+
+        # "step R half turn L": on the right foot, or over onto the left.
+        def stepped_over?(act, sides)
+          before = @acts.index(act).positive? ? @acts[@acts.index(act) - 1] : nil
+          act.step.name == "turn" && act.amount == 4 && !act.on && sides.one? && before&.foot? &&
+            before.step.weights.any? && before.sides.last == Lexicon::OTHER[sides.first]
         end
 
         # "two steps right two steps left": the way, and nobody says which foot begins.

@@ -23,7 +23,7 @@ module Core
         Step.of("spin low", level: :low, turn: 8, counts: 2, hazards: %w[spin]),
         Step.of("knee drop", level: :kneeling, weights: [:floor], hazards: %w[knee_drop]),
         Step.of("freeze low", level: :low, kind: :hold),
-        Step.of("jump back", "hop back", weights: [:both], needs: :standing, hazards: %w[jump])
+        Step.of("jump back", weights: [:both], needs: :standing, hazards: %w[jump])
       ].freeze
     end
   end

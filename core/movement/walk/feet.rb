@@ -57,7 +57,7 @@ module Core
         end
 
         def weights(step, move, row)
-          return close(move) if step.name == "close" && move.feet.empty? && (move.side.nil? || apart?)
+          return close(move) if closes?(step, move)
           return @rocked = nil if recovered?(step, move)
 
           @rocked = step.name == "rock" if step.weights.any?
@@ -73,6 +73,8 @@ module Core
         def recovered?(step, move)
           @rocked && step.name == "recover" && [nil, @state.weight.value].include?(move.side)
         end
+
+        def closes?(step, move) = step.name == "close" && move.feet.empty? && (move.side.nil? || apart?)
 
         # Whether both feet bear: which of them does when one closes nobody says.
         def apart? = @state.weight.value == :both && @state.weight.sure?

@@ -1,0 +1,49 @@
+# frozen_string_literal: true
+
+module Core
+  module Movement
+    class Acts
+      # Which way a step turns, and where to: "turn to the back", "half turn stepping R".
+      module Turned
+        private
+
+        def turns?(step) = !step.nil? && (step.name == "turn" || step.turn != 0)
+
+        # "turn to the back", "walk to the back".
+        def take_face(element)
+          return body_to if current&.layer == :body
+          return take_way(element) unless current&.foot? || current&.step
+
+          turning = turns?(current.step) || current.step.name == "jump"
+          return if element.value == 1 && !turning
+
+          return current.doubts += [:facing] unless turning
+
+          element.value ? current.face = element.value : current.doubts += [:facing]
+        end
+
+        # "half turn stepping R": the turn is danced on that foot.
+        def stepping?(element)
+          return false unless element.word == "stepping" && current&.foot? && turning?(current)
+
+          turn_before if following&.kind == :side && current.sides.any?
+          true
+        end
+
+        def turn_before
+          current.round = current.sides.last
+          current.sides = []
+        end
+
+        # "quarter right stepping left": to the right, on the left.
+        def turn_first(element)
+          return unless element.word == "stepping" && @amount && @sides.any? && following&.kind == :side
+
+          @sides.last.value.tap { @sides = [] }
+        end
+
+        def turning?(act) = turns?(act.step) || !act.amount.nil?
+      end
+    end
+  end
+end

@@ -1,0 +1,77 @@
+# frozen_string_literal: true
+
+module Core
+  module Movement
+    class LineReader
+      # Words that say more of what was danced before them: which foot it began with, where it went, that it goes on.
+      module Onward
+        HEADING = /\A(?:(?:and|all|both|going|moving|travelling|traveling|this|it|is)\ )*
+          (?:to|towards)\ (?:the|your|my)\ (?<side>right|left|[rl])\z/ix
+        GOING = %w[back forward fwd backwards forwards in out again home].freeze
+        private_constant :HEADING, :GOING
+
+        private
+
+        # "side step close, to the right": where to; for a step of several changes, with which foot.
+        def heading?(group) = group.words.map(&:text).join(" ").match?(HEADING)
+
+        def heading(group)
+          side = Lexicon.words([group.words.last.text]).first.first.to_sym
+          at = @moves.rindex { |move| move.kind == :step && move.layer == :feet } or return aside(group)
+          return aside(group) if @moves[at].side || @vocabulary.find(@moves[at].step.to_s)&.each
+
+          @moves[at] = @moves[at].with(side:, doubts: @moves[at].doubts | [:weight])
+        end
+
+        # Which foot begins: of what follows, or of what was said just now.
+        def lead(side)
+          at = @moves.rindex { |move| move.kind == :step && move.layer == :feet }
+          return @lead = side if at.nil? || @moves[at].side
+
+          @led = @moves.size
+
+          at -= 1 while at.positive? && alike?(@moves[at - 1], @moves[at])
+          @moves[at] = @moves[at].with(side:)
+        end
+
+        # "step kick step touch, starting left": what is danced in one go begins with it.
+        def alike?(one, two)
+          one.side.nil? && one.layer == :feet && one.kind == :step &&
+            (one.step == two.step || [one, two].all? { |move| move.step.start_with?("step-") })
+        end
+
+        # "right foot start both times": which of the steps that is nobody can tell.
+        def led(group, side)
+          lead(side)
+          return unless group.words.any? { |token| %w[times time].include?(token.value) } && @moves.any?
+
+          @moves[-1] = @moves.last.with(doubts: @moves.last.doubts | [:weight])
+        end
+
+        # "run in place, right first, 16 runs": the runs that were begun are counted here.
+        def begun(moves, group)
+          last = @moves.last
+          return unless group.amount && moves.size == 1 && @led == @moves.size
+          return unless last.at.nil? && last.step == moves.first.step && moves.first.side.nil?
+
+          @moves.pop.side
+        end
+
+        # "walk in 1-4, then back out 5-8": goes on walking.
+        def onward?(group)
+          last = @moves.last
+          last&.kind == :step && @vocabulary.find(last.step.to_s)&.each &&
+            going(group).all? { |word| ways?(word) } && going(group).intersect?(GOING)
+        end
+
+        def going(group) = Lexicon.words(group.words.map(&:value)).map(&:first)
+
+        def ways?(word) = GOING.include?(word) || Lexicon.small?(word) || Lexicon::DIRECTIONS.include?(word)
+
+        def onward(often)
+          Array.new(often) { Times.follow(@moves.last).with(at: nil, places: [], said: [], range: false, length: nil) }
+        end
+      end
+    end
+  end
+end
