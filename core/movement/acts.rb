@@ -110,8 +110,9 @@ module Core
       end
 
       def take_foot(element)
-        @noun = element.word if current.nil? || @joined || current.upper?
-        return if current.nil? || current.upper?
+        beside = @sides.any? && before(2)&.kind == :with
+        @noun = element.word if current.nil? || @joined || current.upper? || beside
+        return if current.nil? || current.upper? || beside
 
         current.noun ||= element.word
       end

@@ -31,6 +31,7 @@ module Core
         end
 
         def turn_before
+          current.step = @vocabulary.find("step") if current.step.name == "turn"
           current.round = current.sides.last
           current.sides = []
         end

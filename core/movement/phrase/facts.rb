@@ -22,6 +22,8 @@ module Core
         # Who goes round somewhere may face anywhere.
         def astray(act)
           going = %w[walk run skip gallop].include?(act.step.name)
+          return [:facing] if act.step.name == "circle" && act.from.zero? && act.sides.any?
+
           going && act.ways.intersect?(%w[round around upstage]) ? [:facing] : []
         end
 

@@ -7,7 +7,7 @@ module Core
       GESTURES = [
         Step.of("load in", "dismount", "full down", "straight up extension", "liberty", "basket toss", "prep the stunt",
                 "build the stunt", doubts: %i[weight level]),
-        Step.of("circle", "circles", layer: :arms, doubts: %i[facing], open: true),
+        Step.of("circle", "circles", layer: :arms, open: true),
         Step.of("punch", "punches", "pump", "pumps", "jab", "jabs", "salute", "wipe", "scoop", "fold", "folds",
                 "cradle",
                 "throw", "throws", "hug", "high v", "low v", "v", "t", "t motion", "broken t", "clasp", "slap", "pat",

@@ -6,7 +6,6 @@ module Core
       # Street styles.
       STREET = [
         Step.of("hook", "hooks", foot: :free, open: true),
-        Step.of("one two step", "1 2 step", doubts: %i[weight]),
         Step.of("two-step", "two step", weights: %i[lead other], swing: [0, 12], counts: 2, doubts: %i[weight]),
         Step.of("running man", weights: %i[lead other], swing: [0, 12], counts: 2),
         Step.of("cross-unwind", "cross unwind", "unwind", weights: [:both], turn: 4, counts: 2,
