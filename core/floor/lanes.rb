@@ -54,7 +54,7 @@ module Core
 
       def at(part, count)
         from, to = part.moves(@own)
-        return move(count - part.offset) if count.between?(from, to)
+        return part.own_count(count)&.then { |own| move(own) } || :holding if count.between?(from, to)
         return (:holding if count <= to + part.hold_after) unless count < from
 
         count > part.offset - part.hold_before ? :holding : :off

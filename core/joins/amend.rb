@@ -110,6 +110,7 @@ module Core
         lines = reader.read(text, counts: @plain.counts)
         line = lines.first
         unless lines.size == 1 && line.counts == wanted.counts && line.exit == wanted.exit &&
+            line.groups&.texts == wanted.groups&.texts &&
             line.moves.map(&:meaning) == wanted.moves.map(&:meaning)
           return
         end

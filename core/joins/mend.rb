@@ -4,8 +4,9 @@ module Core
   module Joins
     # Something that would make a finding fit. change: what is done, for whoever words it (:weight_change,
     # :touch_instead, :mirror_eight, :mirror_link, :turn, :enter_facing, :state_edge, :level_change, :take_counts,
-    # :drop_and, :drop_pickup, :own_counts, :extend_hold, :name_tempo, :put_down, :pick_up); link: index of the link it
-    # is done in; row, count: where (from 1); facts: words and figures; edit: the Edit that does it.
+    # :drop_and, :drop_pickup, :own_counts, :extend_hold, :name_tempo, :put_down, :pick_up, :say_groups);
+    # link: index of the link it is done in; row, count: where (from 1); facts: words and figures; edit: the Edit that
+    # does it.
     class Mend < Values::Value.of(:change, :link, :edit, row: nil, count: nil, facts: {}.freeze)
       # The work with this mend done. here_only: at this link, which becomes one with changes, and not wherever the
       # section is danced.

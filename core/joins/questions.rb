@@ -3,7 +3,8 @@
 module Core
   module Joins
     # What the joins of a piece ask, few and useful: a doubt that comes from a word is asked about the word, once, and a
-    # section's end once, however many joins lean on it; two a join at most. Joins in `settled` ask nothing.
+    # section's end once, however many joins lean on it; two a join at most. Joins in `settled`
+    # ask nothing. What groups leave open is GroupQuestions.
     class Questions
       MOST = 2
       STATES = %i[level weight facing].freeze
@@ -26,13 +27,22 @@ module Core
 
         open = held.findings.select(&:question?).to_h { |finding| [finding.state, finding] }
         found = STATES.filter_map { |state| open[state] && question(held, open[state]) }
+        found.concat(GroupQuestions.new(held).all)
         found.uniq(&:key).sort_by { |each| rank(each) }.first(MOST)
       end
 
       private
 
       def asking = @held.uniq { |held| [held.join.key, held.findings] }
-      def rank(question) = question.kind == :word ? 0 : STATES.index(question.state) + 1
+
+      # Who dances at all comes first, then words, then the edges.
+      def rank(question)
+        return 0 if %i[group_who group_when].include?(question.kind)
+
+        return 1 if question.kind == :word
+
+        STATES.index(question.state) + (question.group? ? 5 : 2)
+      end
 
       def question(held, finding)
         entering = finding.facts[:side] == :entering

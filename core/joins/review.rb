@@ -5,9 +5,10 @@ module Core
     # All joins of a piece, held against the rules. Joins with the same key whose links are danced alike throughout
     # share what their steps say: the body at an edge comes from the whole link, not from its last eight.
     class Review
-      Held = Struct.new(:join, :seam, :findings, keyword_init: true) do
-        # The worst of its findings: :fits, :caution, :question or :clash.
-        def verdict = Finding.worst(findings)
+      # groups: [GroupStandings::Standing] of those who do not dance there what is taught.
+      Held = Struct.new(:join, :seam, :findings, :groups, keyword_init: true) do
+        # The worst of its findings, for everybody who dances it: :fits, :caution, :question or :clash.
+        def verdict = Finding.worst([*findings, *groups.to_a.flat_map(&:findings)])
 
         # [Finding] that do not simply fit.
         def open = findings.reject(&:fits?)
@@ -34,7 +35,7 @@ module Core
         metres = @metres[join.index]
         alike = [join.key, join.leaving.link.changes, join.entering.link.changes, bpm, metres]
         seam, findings = @known[alike] ||= examine(join, bpm, metres)
-        Held.new(join:, seam:, findings: at_home(findings, seam, join))
+        Held.new(join:, seam:, findings: at_home(findings, seam, join), groups: standings.of(join, bpm:))
       end
 
       def examine(join, bpm, metres)
@@ -59,6 +60,8 @@ module Core
           ).findings
         found.none? { |finding| finding.state == state && !finding.fits? }
       end
+
+      def standings = @standings ||= GroupStandings.new(@work, vocabulary: @vocabulary)
 
       def rules = @rules ||= @work.checking.rules(Examination::RULES)
 

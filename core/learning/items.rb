@@ -48,9 +48,23 @@ module Core
       end
 
       def who(item)
+        return @cast.select { |_, groups| groups.include?(item.group) }.keys if item.kind == :own
+        return taught_in(@links[item.links.first - 1].section) if item.kind == :section
+
         return item.links.map { |index| in_link(index) }.uniq.reduce(:|) unless item.kind == :join
 
         item.links.map { |index| both(@joins[index - 1]) }.uniq.reduce(:|)
+      end
+
+      # Who learns what is taught: not those who only have steps of their own there.
+      def taught_in(section)
+        alone = section.own_groups.select { |group| section.only_own?(group) }
+        return in_section(section) if alone.empty?
+
+        in_section(section).reject do |person|
+          here = section.groups & @cast[person]
+          here.any? && (here - alone).empty?
+        end
       end
 
       def both(join) = in_section(join.leaving.section) & in_section(join.entering.section)
@@ -64,7 +78,9 @@ module Core
       def build_columns
         return [] if @links.empty?
 
-        woven = @links.flat_map { |placed| [link_item(placed), join_item(@joins[placed.index - 1])].compact }
+        woven = @links.flat_map do |placed|
+          [link_item(placed), *own_items(placed), join_item(@joins[placed.index - 1])].compact
+        end
         [edge_item(:opening, Item::OPENING, 1), *woven, edge_item(:ending, Item::ENDING, @links.size)]
       end
 
@@ -81,6 +97,26 @@ module Core
           name: section.name,
           links: same.map(&:index),
           counts: section.counts
+        )
+      end
+
+      # What groups have of their own, at the first place of the section.
+      def own_items(placed)
+        return [] if placed.link.altered?
+
+        section = placed.section
+        same = @links.select { |other| other.section.id == section.id && !other.link.altered? }.map(&:index)
+        same.first == placed.index ? section.own_groups.map { |group| own_item(section, group, same) } : []
+      end
+
+      def own_item(section, group, links)
+        Item.new(
+          kind: :own,
+          key: Values::ItemKey.section(section.id).with(group: group.to_s).to_s,
+          name: "#{section.name}, #{section.cast_groups.to_h[group]}",
+          links:,
+          counts: section.own_eights(group).sum(&:counts),
+          group:
         )
       end
 

@@ -12,7 +12,7 @@ module Core
         @vocabulary = vocabulary
       end
 
-      # [Line]. kept: {notes:, cues:, faults:, versions:}; facts: {entry:, exit:, offsets:, meet:}; counted: whether any
+      # [Line]. kept: {notes:, cues:, faults:, versions:}; facts: {entry:, exit:, groups:, meet:}; counted: whether any
       # count was said.
       def lines(kept, facts, called:, feel:, counted:)
         @notes = kept[:notes]
@@ -21,7 +21,7 @@ module Core
         parts = [[]] if parts.empty?
         parts.each_with_index.map do |moves, i|
           ends = i == parts.size - 1 ? facts.slice(:exit, :meet) : {}
-          begins = i.zero? ? { **kept.slice(:notes, :cues, :faults, :versions), **facts.slice(:entry, :offsets) } : {}
+          begins = i.zero? ? { **kept.slice(:notes, :cues, :faults, :versions), **facts.slice(:entry, :groups) } : {}
           Line.new(counts: @size, called:, feel:, moves: shifted(moves, i * @size * 12), **begins, **ends)
         end
       end

@@ -5,12 +5,15 @@ module Core
     # One eight as read. counts: its length; called: the number said on its first count; entry, exit: what its text
     # states of its beginning and its end ({weight: :left}); notes: words that are no movement; cues: [[text, at], …];
     # faults: [Fault].
-    # offsets: {group name => counts later}, meet: the count on which all meet again, as typed.
+    # groups: GroupWords::Said, what it says of groups, or nil; meet: the count on which all meet again, as typed.
     class Line < Values::Value.of(
       :counts, moves: [].freeze, called: 1, entry: {}.freeze, exit: {}.freeze, notes: [].freeze, cues: [].freeze,
-               faults: [].freeze, versions: [].freeze, offsets: {}.freeze, meet: nil, feel: :even
+               faults: [].freeze, versions: [].freeze, groups: nil, meet: nil, feel: :even
     )
       Fault = Struct.new(:kind, :count, :text)
+
+      # Groups that begin later: {name => counts}.
+      def offsets = groups ? groups.later.except(nil).compact : {}
 
       def length = counts * Move::TWELFTHS
       def placed = moves.select(&:at)

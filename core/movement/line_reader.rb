@@ -8,28 +8,29 @@ module Core
     class LineReader
       ENDS = /\bends?\s+(?<at>at|on)\s+(?:the\s+)?(?<place>\p{Ll}[\p{L}\ ]{1,40})/i
       FOOTED = /\A(?:left|right|both|your|l|r|it|two|one)\b/
-      LATER = /(?<group>\p{Lu}[\p{L}' ]*?)\s+(?<counts>\d{1,2})\s+(?:counts?\s+)?later/
       MEET = /\ball\s+(?:meet|together)\s+(?:on\s+)?(?<count>\d{1,2})\b/i
-      FACTS = /later|meet|together|ends?\s/i
+      FACTS = /meet|together|ends?\s/i
       CHAIR = "(?:wheel)?chairs?"
       SEATED = /\A\s*\(?(?:all\s|everyone\s|stay\s|still\s)?(?:(?:seated|#{CHAIR}|wheels|chair\sdance|
         (?:in|on)\s(?:your\s|the\s|a\s)?#{CHAIR})\s*[:,]|wheelchairs?\b|chair\susers\b|
         (?:in|from)\s(?:your|the)\s#{CHAIR}\b|
         (?=.*\bwheels\b))/ix
       VERSION = /\A(?:for )?(?<kind>std|standing|seated|sitting|chairs?|wheelchairs?)\b\s*:?\s*/i
-      private_constant :ENDS, :FOOTED, :LATER, :MEET, :FACTS, :CHAIR, :SEATED, :VERSION
+      private_constant :ENDS, :FOOTED, :MEET, :FACTS, :CHAIR, :SEATED, :VERSION
 
       include Whole
       include Saying
       include Onward
       include Parted
 
-      def initialize(text, counts: 8, feel: :even, vocabulary: Vocabulary::DEFAULT)
-        @text = text.to_s
+      # names: of the piece's groups.
+      def initialize(text, counts: 8, feel: :even, vocabulary: Vocabulary::DEFAULT, names: [])
+        said = GroupWords.of(text.to_s, names)
+        @text = said.main
         @size = counts
         @feel = feel
         @vocabulary = vocabulary
-        @facts = { entry: {}, exit: {}, offsets: {}, meet: nil }
+        @facts = { entry: {}, exit: {}, groups: (said if said.any?), meet: nil }
         @moves = []
         @kept = { notes: [], cues: [], faults: [], versions: [] }
       end

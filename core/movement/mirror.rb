@@ -10,7 +10,10 @@ module Core
       module_function
 
       def line(line)
-        line.with(moves: line.moves.map { |move| move(move) }, entry: exit(line.entry), exit: exit(line.exit))
+        line.with(
+          moves: line.moves.map { |move| move(move) }, entry: exit(line.entry), exit: exit(line.exit),
+          groups: line.groups&.turned
+        )
       end
 
       def move(move)

@@ -34,9 +34,10 @@ module Core
         false
       end
 
-      # elsewhere: (section name, number) -> Line or nil.
-      def initialize(vocabulary: Vocabulary::DEFAULT, feel: :even, elsewhere: ->(_name, _number) {})
+      # elsewhere: (section name, number) -> Line or nil; names: of the piece's groups.
+      def initialize(vocabulary: Vocabulary::DEFAULT, feel: :even, names: [], elsewhere: ->(_name, _number) {})
         @vocabulary = vocabulary
+        @names = names
         @feel = feel
         @elsewhere = elsewhere
         @read = {}
@@ -80,7 +81,7 @@ module Core
 
       # The last line of defence: where the reader itself fails, its line says so, and nothing else goes with it.
       def understood(text, counts)
-        LineReader.new(text, counts:, feel: @feel, vocabulary: @vocabulary).lines
+        LineReader.new(text, counts:, feel: @feel, vocabulary: @vocabulary, names: @names).lines
       rescue StandardError
         [Line.new(counts:, notes: [text], faults: [Line::Fault.new(:unreadable, nil, text)])]
       end

@@ -10,10 +10,10 @@ module Core
       module_function
 
       # [[counts, text], …]; the text itself where it is one eight.
-      def of(text, counts: 8, feel: :even, vocabulary: Vocabulary::DEFAULT)
+      def of(text, counts: 8, feel: :even, vocabulary: Vocabulary::DEFAULT, names: [])
         return [[counts, text]] unless several?(text)
 
-        lines = Reader.new(vocabulary:, feel:).read(text, counts:)
+        lines = Reader.new(vocabulary:, feel:, names:).read(text, counts:)
         return [[counts, text]] if lines.size < 2 && !text.match?(Reader::IN)
 
         lines.zip(parts(text, lines)).map { |line, own| [line.counts, own] }

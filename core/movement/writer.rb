@@ -11,9 +11,8 @@ module Core
       def text
         moves = @line.moves.map { |move| [counts(move), shown(move), *versions(move)].compact.join(" ") }
         cues = @line.cues.map { |cue, _| %("#{cue}") }
-        [*beginning, moves.join(" "), *cues, *@line.notes.map do |note|
-          "(#{note})"
-        end, *groups, *ending].reject(&:empty?).join(", ")
+        notes = @line.notes.map { |note| "(#{note})" }
+        [*beginning, moves.join(" "), *cues, *notes, *ending, *groups].reject(&:empty?).join(", ")
       end
 
       private
@@ -41,8 +40,8 @@ module Core
       # "Nurses 4 later, all meet 1".
       def groups
         [
-          *@line.offsets.map { |group, counts| "#{group} #{counts} later" },
-          ("all meet #{@line.meet}" if @line.meet)
+          ("all meet #{@line.meet}" if @line.meet),
+          *@line.groups&.texts
         ].compact
       end
 

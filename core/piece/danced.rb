@@ -93,6 +93,7 @@ module Core
         @readers[section.id] ||= Movement::Reader.new(
           vocabulary: words(section),
           feel: section.feel.to_sym,
+          names: @work.groups.map(&:last),
           elsewhere: ->(name, number) { elsewhere(section, name, number) }
         )
       end
@@ -128,10 +129,25 @@ module Core
 
       # A row is one eight: what its text says beyond that is a fault, and cues written beside it are added.
       def one(found, row)
-        line = found.first
+        line = held(found.first, row)
         line = line.with(faults: [*line.faults, Movement::Line::Fault.new(:no_such_count, nil, "//")]) if found.size > 1
         row.cue == "" ? line : line.with(cues: [*line.cues, [row.cue, 0]])
       end
+
+      # Without what lies in counts that are held; a move without a count may lie there.
+      def held(line, row)
+        return line if row.held.empty?
+
+        moves = line.moves.reject { |move| move.at && row.held.any? { |from, to| held?(move, from, to) } }
+        moves = moves.map { |move| move.at ? move : move.with(doubts: move.doubts | [:weight]) }
+        line.with(moves: [*moves, *row.held.map { |from, to| hold(from, to) }].sort_by { |move| move.at || 0 })
+      end
+
+      def hold(from, to)
+        Movement::Move.new(text: "hold", step: "hold", kind: :hold, at: (from - 1) * 12, length: (to - from + 1) * 12)
+      end
+
+      def held?(move, from, to) = ((move.at / 12) + 1).between?(from, to)
 
       def elsewhere(asking, name, number)
         other = @sections[Movement::Vocabulary.fold(name)]

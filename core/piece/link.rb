@@ -10,6 +10,17 @@ module Core
       # Whether it is danced with changes.
       def altered? = !changes.plain?
 
+      # The link as one group dances it, where it has steps of its own.
+      def of_group(group)
+        turn = ->(rows) { rows.map { |row| section.row_of(group, row) } }
+        own = changes.with(
+          replace: changes.replace.transform_values { |row| section.row_of(group, row) },
+          insert_after: changes.insert_after.transform_values(&turn)
+        )
+        other = section.parts.find { |part| part.group == group }&.mirrored
+        with(section: section.of_group(group), changes: own, mirrored: other ? !mirrored : mirrored)
+      end
+
       # Its section's name.
       def name = section.name
 

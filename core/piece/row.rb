@@ -3,7 +3,8 @@
 module Core
   module Piece
     # An eight: one line of counts (usually 8, but any line may differ) with what is danced on it as typed.
-    class Row < Values::Value.of(:counts, text: "", cue: "", name: "")
+    # held: [[from, to], …], counts on which nothing of it is danced, by a group that holds while the others dance on.
+    class Row < Values::Value.of(:counts, text: "", cue: "", name: "", held: [].freeze)
       MAX = 64
 
       private

@@ -6,13 +6,14 @@ module Core
     # entry, exit: what is stated of the body at its edges ({weight: :left, facing: 5}); feel: "even" or "triplet".
     # layers: how its layers are taught; being_made: it is created with the dancers. co_teachers: who teaches it with
     # the choreographer; teachers_needed: "all", or "one" of them; planned_by: whom a plan calls where one is enough.
-    # known: it is there already, to be joined and not taught. parts: empty when every group dances it as written.
+    # known: it is there already, to be joined and not taught. parts: empty when every group dances it as written; where
+    # none are given, those that its eights say. cast_groups: [[id, name], …] of the piece, for what the eights say.
     class Section < Values::Value.of(
       :id, :name, choreographer: nil, rows: [].freeze, time: "normal", expected_counts: nil,
                   parts: [].freeze, hazards: [].freeze, difficulty: 1.0, method: "drill", minutes: nil,
                   entry: {}.freeze, exit: {}.freeze, feel: "even", fidelity: "set", layers: "together",
                   being_made: false, co_teachers: [].freeze, teachers_needed: "all", planned_by: nil,
-                  known: false
+                  known: false, cast_groups: [].freeze
     )
       # In which order layers are taught => how often its slow passes are danced for that.
       LAYERS = { "together" => 1, "feet_first" => 2, "arms_first" => 2 }.freeze
@@ -40,13 +41,82 @@ module Core
       # Ids of the groups that dance it; empty means everybody.
       def groups = parts.map(&:group)
 
+      # [Part] as given, else as the eights say.
+      attr_reader :parts
+
+      # What its eights say of groups and nobody has settled: [SpokenParts::Asked].
+      attr_reader :asked
+
+      # Ids of groups that have steps of their own in it.
+      attr_reader :own_groups
+
+      # Ids of groups that do not dance all of it as taught: own steps, holds, the other side.
+      def apart = parts.select { |part| part.mirrored || own_rows?(part.group) }.map(&:group)
+
+      # Whether any eight is another for a group.
+      def own_rows?(group) = cast_groups.any? && rows.any? { |row| row_of(group, row) != row_of(nil, row) }
+
+      # Whether a group dances nothing of it as taught.
+      def only_own?(group) = rows.any? && own_eights(group).size == rows.size
+
+      # The eights that a group has of its own: [Row], with its own text.
+      def own_eights(group)
+        rows.select { |row| Section.said(row, cast_groups).own.key?(name_of(group)) }.map { |row| row_of(group, row) }
+      end
+
+      # Whether its parts are only said in its eights.
+      def parts_said? = @given.empty? && parts.any?
+
+      # The section as one group dances it: its own steps where it has some, its own part alone; stated edges left out
+      # where they are those of other steps.
+      def of_group(group)
+        own = rows.map { |row| Section.said(row, cast_groups).own.key?(name_of(group)) }
+        with(
+          id: "#{id}@#{group}", rows: rows.map { |row| row_of(group, row) },
+          parts: parts.select { |part| part.group == group }.map { |part| part.with(mirrored: false) },
+          cast_groups: [], entry: own.first ? {} : entry, exit: own.last ? {} : exit
+        )
+      end
+
+      # A row as one group dances it.
+      def row_of(group, row)
+        said = Section.said(row, cast_groups)
+        return row unless said.any?
+
+        own = said.own[name_of(group)]
+        held = own || group.nil? ? [] : held(said, group, row)
+        row.with(text: own || said.main, held:)
+      end
+
+      # What an eight's text says of groups: Movement::GroupWords::Said.
+      def self.said(row, groups) = Movement::GroupWords.of(row.text, groups.map(&:last))
+
       private
 
+      def name_of(group) = cast_groups.to_h[group]
+
+      def held(said, group, row)
+        held = said.holds.select { |names, _, _| names.include?(name_of(group)) }
+        held.map { |_, from, to| [from, to || row.counts] }
+      end
+
       def settle
+        speak
         raise ValueError.new("name", "needs a text") if name.to_s.strip.empty?
         return if BEATS.key?(time)
 
         raise ValueError.new("section.time", "must be one of #{BEATS.keys.join(', ')}, got #{time.inspect}")
+      end
+
+      # Takes from the eights what they say of groups.
+      def speak
+        @given = @parts unless @parts.equal?(@effective)
+        spoken = SpokenParts.new(@rows, @cast_groups) if @cast_groups.any?
+        spoken = nil unless spoken&.any?
+        @own_groups = spoken ? spoken.own : []
+        @asked = spoken ? spoken.asked : []
+        @effective = @given.empty? && spoken ? spoken.parts : @given
+        @parts = @effective
       end
     end
   end

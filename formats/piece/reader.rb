@@ -16,6 +16,7 @@ module Formats
         title = @fields.text("title", default: "")
         track = self.track
         groups = @fields.list("groups") { |group| [group.text("id"), group.text("name", default: group.text("id"))] }
+        @cast_groups = groups
         sections = self.sections(groups.map(&:first))
         links = self.links(sections.compact.to_h { |section| [section.id, section] })
         @fields.close
@@ -77,7 +78,7 @@ module Formats
           exit: edge(fields, "exit"),
           feel: fields.choice("feel", %w[even triplet], default: "even")
         }
-        attempt(fields.path) { Score::Section.new(**values, **edges, rows:, parts:) }
+        attempt(fields.path) { Score::Section.new(**values, **edges, rows:, parts:, cast_groups: @cast_groups) }
       end
 
       # Ids of all sections of the file, those with faults too.

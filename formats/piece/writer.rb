@@ -47,7 +47,7 @@ module Formats
           "entry" => edge(section.entry),
           "exit" => edge(section.exit),
           "feel" => (section.feel unless section.feel == "even"),
-          "parts" => section.parts.map { |part| part(part) }
+          "parts" => section.parts_said? ? [] : section.parts.map { |part| part(part) }
         }.compact
       end
 
@@ -55,7 +55,7 @@ module Formats
         stretches =
           part.stretches.map { |from, to, doing| { "from_count" => from, "to_count" => to, "doing" => doing.to_s } }
         {
-          **part.to_h.transform_keys(&:to_s),
+          **part.to_h.except(:pauses).transform_keys(&:to_s),
           "group" => part.group.to_s,
           "mirrored" => part.mirrored || nil,
           "stretches" => (stretches unless stretches.empty?)
@@ -66,7 +66,7 @@ module Formats
         (stated.to_h { |name, value| [name.to_s, value.is_a?(Symbol) ? value.to_s : value] } unless stated.empty?)
       end
 
-      def row(row) = row.to_h.transform_keys(&:to_s).reject { |_, value| value == "" }
+      def row(row) = row.to_h.except(:held).transform_keys(&:to_s).reject { |_, value| value == "" }
 
       def link(link)
         changes = link.changes

@@ -61,9 +61,24 @@ module Formats
             "index" => held.join.index,
             "same_as" => (held.join.first_index if held.join.repeat?),
             "verdict" => held.verdict.to_s,
-            "findings" => held.findings.map { |f| finding(f) }
+            "findings" => held.findings.map { |f| finding(f) },
+            **groups(held)
           }
         end
+      end
+
+      # Groups that do not dance there what the others do; nothing where there are none.
+      def groups(held)
+        return {} if held.groups.empty?
+
+        own = held.groups.map do |each|
+          {
+            "group" => each.group.to_s,
+            "verdict" => each.verdict.to_s,
+            "findings" => each.findings.map { |f| finding(f) }
+          }
+        end
+        { "groups" => own }
       end
 
       def finding(found)

@@ -50,14 +50,15 @@ module Records
         end
       end
 
-      def self.plain(row) = row.to_h.transform_keys(&:to_s)
+      def self.plain(row) = row.to_h.except(:held).transform_keys(&:to_s)
 
       def initialize(piece) = @piece = piece
 
       def work
+        @cast_groups = @piece.groups.map { |group| [group.id, group.name] }
         sections = @piece.sections.to_a
         built = sections.to_h { |section| [section.id, section(section)] }
-        Score::Work.new(title: @piece.title, track: track, groups: @piece.groups.map { |group| [group.id, group.name] },
+        Score::Work.new(title: @piece.title, track: track, groups: @cast_groups,
                         sections: built.values, links: @piece.links.map { |link| link(link, built) }, checking:,
                         count_in: @piece.setting("count_in"))
       end
@@ -85,6 +86,7 @@ module Records
           time: section.time,
           rows: eights.fetch(section.id, []),
           parts: parts.fetch(section.id, []),
+          cast_groups: @cast_groups,
           hazards: section.hazards,
           difficulty: section.difficulty.to_f,
           method: section.method_preset,

@@ -22,7 +22,7 @@ RSpec.describe Formats do
   def random_row(random)
     Core::Piece::Row.new(
       counts: [8, 8, 4, 10].sample(random:),
-      text: ["", "1 step R 2 close L"].sample(random:),
+      text: ["", "1 step R 2 close L", "1 step R, Nurses 4 later", "walk. Scouts: 1 stomp L"].sample(random:),
       cue: ["", "bell"].sample(random:)
     )
   end
@@ -36,6 +36,7 @@ RSpec.describe Formats do
       name: "Part #{id}",
       rows: Array.new(random.rand(1..5)) { random_row(random) },
       parts:,
+      cast_groups: groups,
       time: %w[normal half double].sample(random:),
       hazards: [["jump"], []].sample(random:),
       minutes: [nil, 30].sample(random:)

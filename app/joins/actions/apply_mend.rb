@@ -32,9 +32,24 @@ module App
           row = @piece.sections.find(new.id)
           row.update!(stated_entry: plain(new.entry), stated_exit: plain(new.exit))
           write(row, new.rows) unless new.rows == old.rows
-          new.parts.each { |part| row.parts.where(group_id: part.group).update_all(hold_after: part.hold_after) }
+          new.parts.each { |part| hold(row, part) } unless new.parts_said?
           mark(Core::Values::ItemKey.section(new.id).to_s, lines(@before, old), lines(@after, new))
+          new.own_groups.each do |group|
+            key = Core::Values::ItemKey.section(new.id).with(group: group.to_s).to_s
+            mark(key, lines(@before, old.of_group(group)), lines(@after, new.of_group(group)))
+          end
           row.touch
+        end
+
+        # A group's hold; the lines that were only said in the eights are written with the first.
+        def hold(row, part)
+          return if row.parts.where(group_id: part.group).update_all(hold_after: part.hold_after).positive?
+
+          row.parts.create!(
+            studio_id: row.studio_id, group_id: part.group, start_offset: part.offset, hold_before: part.hold_before,
+            hold_after: part.hold_after, mirrored: part.mirrored,
+            stretches: part.stretches.map { |from, to, doing| [from, to, doing.to_s] }
+          )
         end
 
         def plain(edge) = edge.to_h { |name, value| [name.to_s, value.is_a?(Symbol) ? value.to_s : value] }

@@ -101,6 +101,7 @@ module App
           case item.kind
           when :join then { index: counts[:join], name: I18n.t("joins.into", name: order.links[counts[:join]].name) }
           when :section, :difference then link_place(order.links[counts[:section] + counts[:difference] - 1])
+          when :own then { **link_place(order.links[item.links.first - 1]), name: item.name }
           else { index: 0, name: I18n.t("learning.#{item.kind}") }
           end
         end

@@ -8,23 +8,11 @@ module Core
       class Groups < Rule
         # Counts by which groups of the leaving link end before or after the others.
         def finding
+          open = [leaving, entering].find { |side| side.section.asked.any? }
+          return asked(open) if open
           return late(later_by_text) if later_by_text.any?
 
-          parts = leaving.section.parts
-          return if parts.empty? || seam.shared.empty?
-
-          gaps = seam.early.select { |_, counts| counts.positive? }
-          clash = gaps.any? && seam.unison?
-          found(
-            :groups,
-            clash ? :clash : :fits,
-            count(leaving.place.counts),
-            count(leaving.place.counts - (gaps.values.max || 0)),
-            facts: {
-              early: gaps,
-              ends: leaving.place.counts
-            }
-          )
+          together unless leaving.section.parts.empty? || seam.shared.empty?
         end
 
         # Holding until all meet, or catching up: [[Mend, Seam as it would be], …].
@@ -39,7 +27,34 @@ module Core
 
         private
 
+        # Whether all who dance on are done on one count.
+        def together
+          gaps = seam.early.select { |_, counts| counts.positive? }
+          clash = gaps.any? && seam.unison?
+          found(
+            :groups,
+            clash ? :clash : :fits,
+            count(leaving.place.counts),
+            count(leaving.place.counts - (gaps.values.max || 0)),
+            facts: {
+              early: gaps,
+              ends: leaving.place.counts
+            }
+          )
+        end
+
         def count(number) = Movement::Known.derived(number)
+
+        # Nobody can say when groups are done before it is said who they are, or when they begin.
+        def asked(side)
+          open = side.section.asked.first
+          nothing = Finding::NOTHING
+          found(
+            :groups, :question, nothing, nothing,
+            facts: { asked: open.kind, said: open.said, row: open.row,
+                     side: side.equal?(leaving) ? :leaving : :entering }
+          )
+        end
 
         # Groups that the text says begin later ("Nurses 4 later"), and have no part that says so: {name => counts}.
         def later_by_text = leaving.section.parts.empty? ? leaving.later : {}

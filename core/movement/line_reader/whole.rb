@@ -3,8 +3,7 @@
 module Core
   module Movement
     class LineReader
-      # What is said about the whole line: who sits, where it ends, groups that begin later, from which count it is
-      # called.
+      # What is said about the whole line: who sits, where it ends, where all meet, from which count it is called.
       module Whole
         private
 
@@ -22,10 +21,7 @@ module Core
         def take_facts(text)
           return text unless text.match?(FACTS)
 
-          rest = text.gsub(LATER) do
-            (@facts[:offsets][Regexp.last_match[:group].strip] = Regexp.last_match[:counts].to_i) && ","
-          end
-          rest = rest.sub(MEET) { (@facts[:meet] = Regexp.last_match[:count].to_i) && "," }
+          rest = text.sub(MEET) { (@facts[:meet] = Regexp.last_match[:count].to_i) && "," }
           rest.gsub(ENDS) { |said| place(Regexp.last_match, said) }
         end
 

@@ -49,7 +49,37 @@ module Core
         def build = raise(NotImplementedError)
 
         def add_link(placed, share: 1.0)
-          placed.link.altered? ? add_difference(placed) : add_section(placed, share)
+          return add_difference(placed) if placed.link.altered?
+
+          add_section(placed, share)
+          add_own(placed)
+        end
+
+        # What groups have of their own in a section, after what all learn of it.
+        def add_own(placed)
+          return if placed.section.known
+
+          own = @items.all.select { |item| item.kind == :own && item.links.first == placed.index }
+          own.reject { |item| taught(item) > 0.9 }.each { |item| add_own_item(placed, item) }
+        end
+
+        def add_own_item(placed, item)
+          section = placed.section.with(rows: placed.section.own_eights(item.group), cast_groups: [], minutes: nil)
+          here, = called(@items.dancers(item))
+          minutes = @estimate.learn(
+            section, left: 1 - taught(item), bpm: @work.track.map.bpm_at(placed.start_beat), people: here.size
+          ).minutes
+          add(
+            kind: "learn", id: TaskKey.of("learn", item.key), item:, minutes:, section: placed.section,
+            eights: section.eights, links: [placed.index], after: learned(placed.section) - own_ids(placed.section),
+            dancers: here
+          )
+        end
+
+        def own_ids(section)
+          section.own_groups.flat_map do |group|
+            ids(TaskKey.of("learn", Values::ItemKey.section(section.id).with(group: group.to_s)))
+          end
         end
 
         def add_section(placed, share)
@@ -159,7 +189,7 @@ module Core
         def learned(section)
           ids(TaskKey.of("learn", Values::ItemKey.section(section.id))) +
             ids(TaskKey.of("place", Values::ItemKey.section(section.id))) +
-            ids(TaskKey.of("catchup", Values::ItemKey.section(section.id)))
+            ids(TaskKey.of("catchup", Values::ItemKey.section(section.id))) + own_ids(section)
         end
 
         def different(placed)
@@ -181,7 +211,7 @@ module Core
 
         # A join, the opening and the ending have one owner; a section is taught by whoever is called to it.
         def add(item:, section:, dancers: @items.dancers(item), **fields)
-          choreographers = %i[section difference].include?(item.kind) ? section.called_teachers : owner(section)
+          choreographers = %i[section own difference].include?(item.kind) ? section.called_teachers : owner(section)
           push(dancers:, choreographers:, title: item.name, **fields)
         end
 
