@@ -100,6 +100,8 @@ module App
       end
 
       def groups_side(finding, which)
+        return I18n.t("joins.not_known") if finding.facts[:asked]
+
         return I18n.t("joins.meet", count: finding.entering.value) if which == :entering && finding.facts[:meet]
         return I18n.t(finding.fits? ? "joins.all_together" : "joins.wants_all") if which == :entering
 
@@ -132,6 +134,8 @@ module App
             **finding.facts.transform_values { |value| Amount.of(value.to_f) }
           )
         when :groups
+          return asked(finding) if finding.facts[:asked]
+
           I18n.t("joins.groups_apart", from:, left: leaving(finding), right: entering(finding))
         when :tempo
           I18n.t("joins.tempo_changes", from:, to:, left: leaving(finding), right: entering(finding))
@@ -140,6 +144,12 @@ module App
         else
           place_sentence(finding, from, to)
         end
+      end
+
+      # "Not known: who the “Reds” of Smoke are."
+      def asked(finding)
+        section = finding.facts[:side] == :entering ? @join.entering.name : @join.leaving.name
+        I18n.t("joins.group.#{finding.facts[:asked]}", said: finding.facts[:said], section:)
       end
 
       def place_sentence(finding, from, to)

@@ -71,18 +71,7 @@ module App
         tip =
           Drawing.title(I18n.t("lines.lane", doing: I18n.t("lines.doing.#{lane.doing}"), from: lane.from, to: lane.to))
         case lane.doing
-        when :moving
-          Drawing.tag(
-            :rect,
-            tip,
-            x: left,
-            y: y(index) + 7,
-            width: long,
-            height: 24,
-            rx: 3,
-            fill: Tape.fill(tape, key),
-            class: "moving"
-          )
+        when :moving then moving(lane, index, key, tip, left, long)
         when :holding
           Drawing.tag(:rect, tip, x: left, y: y(index) + 16, width: long, height: 6, rx: 3, class: "holding")
         when :free
@@ -90,6 +79,17 @@ module App
         else
           Drawing.tag(:line, tip, x1: left, x2: left + long, y1: y(index) + 19, y2: y(index) + 19, class: "off")
         end
+      end
+
+      # Steps of its own are outlined and say so.
+      def moving(lane, index, key, tip, left, long)
+        bar = Drawing.tag(
+          :rect, tip, x: left, y: y(index) + 7, width: long, height: 24, rx: 3, fill: Tape.fill(tape, key),
+                      class: lane.own ? "moving own" : "moving"
+        )
+        return bar unless lane.own && long > 60
+
+        bar + Drawing.text(I18n.t("lines.own"), x: left + 6, y: y(index) + 23, class: "own-word")
       end
 
       # What the checks find, where it is.

@@ -16,6 +16,8 @@ module App
       def look = I18n.t("questions.look.#{form}", **facts)
 
       def option(option)
+        return option.to_s if @question.kind == :group_who
+
         I18n.t("questions.options.#{@question.kind == :word ? 'word' : @question.state}.#{option}",
                default: I18n.t("questions.options.#{@question.kind}.#{option}", default: option.to_s))
       end
@@ -30,6 +32,7 @@ module App
       private
 
       def form
+        return :"group_end_#{@question.state}" if @question.kind == :group_end
         return @question.kind unless @question.kind == :state
 
         :"#{@question.state}_#{@question.edge}"

@@ -58,7 +58,8 @@ module App
           way = Actions::SpreadParts::WAYS.find { |each| each == params["way"] }
           result =
             if way
-              Actions::SpreadParts.new(section, way, number(params["step"]).clamp(1, 64), account, today).run
+              Actions::SpreadParts.new(section, way, number(params["step"]).clamp(1, 64), account, today,
+                                       first: number(params["first"])).run
             else
               Actions::SaveParts.new(section, params, account, today).run
             end

@@ -5,7 +5,7 @@ module App
     # What the forms about lines and the floor send.
     module Shapes
       SHOWN = { show: :text, moment: :text, who: :text, seen: :text }.freeze
-      PARTS = { way: :text, step: :text, lock_version: :whole, parts: :rows }.freeze
+      PARTS = { way: :text, step: :text, first: :text, lock_version: :whole, parts: :rows }.freeze
       MOMENT = { moment: :text, version: :whole }.freeze
       SPOTS = { **MOMENT, spots: :records }.freeze
       PATTERN = {

@@ -20,7 +20,11 @@ module Core
 
       # Lanes of each link, by index from 1.
       def lanes(index)
-        (@lanes ||= {})[index] ||= Lanes.new(@links[index - 1], @danced.link_lines(@links[index - 1].link), @groups)
+        (@lanes ||= {})[index] ||= begin
+          placed = @links[index - 1]
+          others = placed.section.own_groups.to_h { |group| [group, @danced.plain_lines(placed.link.of_group(group))] }
+          Lanes.new(placed, @danced.link_lines(placed.link), @groups, others:)
+        end
       end
 
       # [Finding] of all links, in running order.
@@ -127,11 +131,17 @@ module Core
         doings = groups.map { |group| lanes(placed.index).doing(group, count) }
         return false if doings.any? { |doing| doing.nil? || doing == :off }
 
-        doings.uniq.size > 1 ||
+        doings.uniq.size > 1 || owns?(placed, groups, count) ||
           (
             doings.first == :moving &&
               groups.map { |group| part(placed, group).then { |each| [each.offset, each.mirrored] } }.uniq.size > 1
           )
+      end
+
+      # Whether one of the groups has steps of its own on a count.
+      def owns?(placed, groups, count)
+        own = lanes(placed.index).by_group.values_at(*groups).compact.flatten.select(&:own)
+        own.any? { |lane| lane.cover?(count) }
       end
 
       # The last voice of a canon against the counts the section is said to take.

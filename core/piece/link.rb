@@ -10,6 +10,16 @@ module Core
       # Whether it is danced with changes.
       def altered? = !changes.plain?
 
+      # Counts of the link's eights that a group dances in its own way: [count].
+      def own_counts(group)
+        start = 0
+        danced.flat_map do |each|
+          from = start
+          start += each.row.counts
+          section.own?(group, each.row) ? ((from + 1)..start).to_a : []
+        end
+      end
+
       # The link as one group dances it, where it has steps of its own.
       def of_group(group)
         turn = ->(rows) { rows.map { |row| section.row_of(group, row) } }

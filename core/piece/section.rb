@@ -61,8 +61,11 @@ module Core
 
       # The eights that a group has of its own: [Row], with its own text.
       def own_eights(group)
-        rows.select { |row| Section.said(row, cast_groups).own.key?(name_of(group)) }.map { |row| row_of(group, row) }
+        rows.select { |row| own?(group, row) }.map { |row| row_of(group, row) }
       end
+
+      # Whether a group has steps of its own in an eight.
+      def own?(group, row) = Section.said(row, cast_groups).own.key?(name_of(group))
 
       # Whether its parts are only said in its eights.
       def parts_said? = @given.empty? && parts.any?
@@ -70,7 +73,7 @@ module Core
       # The section as one group dances it: its own steps where it has some, its own part alone; stated edges left out
       # where they are those of other steps.
       def of_group(group)
-        own = rows.map { |row| Section.said(row, cast_groups).own.key?(name_of(group)) }
+        own = rows.map { |row| own?(group, row) }
         with(
           id: "#{id}@#{group}", rows: rows.map { |row| row_of(group, row) },
           parts: parts.select { |part| part.group == group }.map { |part| part.with(mirrored: false) },

@@ -148,6 +148,7 @@ module Records
           hold_before: row.hold_before,
           hold_after: row.hold_after,
           mirrored: row.mirrored,
+          pauses: row.pauses,
           level: row.level,
           place: row.place,
           facing: row.facing,

@@ -48,7 +48,7 @@ module App
           row.parts.create!(
             studio_id: row.studio_id, group_id: part.group, start_offset: part.offset, hold_before: part.hold_before,
             hold_after: part.hold_after, mirrored: part.mirrored,
-            stretches: part.stretches.map { |from, to, doing| [from, to, doing.to_s] }
+            pauses: part.pauses, stretches: part.stretches.map { |from, to, doing| [from, to, doing.to_s] }
           )
         end
 

@@ -55,7 +55,20 @@ module App
           return agreed_line(standing.agreement) if standing.agreed?
 
           worst = standing.open.max_by { |finding| Core::Joins::Finding::VERDICTS.index(finding.verdict) }
-          worst ? wording(standing).sentence(worst) : fits_line(standing)
+          return wording(standing).sentence(worst) if worst
+
+          own = standing.held.groups.to_a.max_by { |each| Core::Joins::Finding::VERDICTS.index(each.verdict) }
+          own&.open&.any? ? group_line(own) : fits_line(standing)
+        end
+
+        # How a join is for a group that does not dance there what the others do.
+        def group_line(own)
+          who = group_names.fetch(own.group, own.group.to_s)
+          return I18n.t("joins.group.fits", who:) if own.open.empty?
+
+          worst = own.open.max_by { |finding| Core::Joins::Finding::VERDICTS.index(finding.verdict) }
+          words = Shared::JoinWording.new(own.join, work, groups: group_names)
+          I18n.t("joins.group.open", who:, what: words.sentence(worst))
         end
 
         # "Both sides fit", and what that hangs on.

@@ -28,7 +28,8 @@ module App
             (I18n.t("lines.you_later", count: part.offset) if part.offset.positive?),
             (I18n.t("lines.you_earlier", count: -part.offset) if part.offset.negative?),
             (I18n.t("lines.you_hold", count: part.hold_after) if part.hold_after.positive?),
-            (I18n.t("lines.you_mirrored") if part.mirrored)
+            (I18n.t("lines.you_mirrored") if part.mirrored),
+            (I18n.t("lines.you_own") if section.own_groups.include?(part.group))
           ].compact.join(", ")
         end
       end

@@ -84,7 +84,7 @@ module App
 
         # The version this person dances of a section, where there is one.
         def version(section_id)
-          @given ||= @piece.version_people.where(person_id: @person.id).pluck(:section_id, :kind).to_h
+          @given ||= Reading::VersionLines.dancers(@piece).fetch(@person.id, {})
           kind = @given[section_id] || @given[nil]
           kind if kind && written.include?([section_id, kind])
         end

@@ -36,6 +36,19 @@ module App
           Shared::Result.ok
         end
 
+        # Where a group waits on the way: as it was kept, or as its eights say.
+        def pauses(group)
+          kept = @section.parts.find { |part| part.group_id == group.id }
+          return kept.pauses if kept
+
+          said_parts.find { |part| part.group == group.id }&.pauses.to_a
+        end
+
+        def said_parts
+          @said_parts ||=
+            Records::Mapping::Works.load(@piece).sections.find { |each| each.id == @section.id }.parts
+        end
+
         def chosen = @chosen ||= @piece.groups.select { |group| given(group)["in"] == "1" }
 
         def given(group)
@@ -53,6 +66,7 @@ module App
             hold_before: whole(own["hold_before"]) || 0,
             hold_after: whole(own["hold_after"]) || 0,
             mirrored: own["mirrored"] == "1",
+            pauses: own.key?("pauses") ? own["pauses"] : pauses(group),
             stretches: StretchText.parse(own["stretches"]),
             level: own["level"].presence_in(Records::Section::EDGE["level"]),
             place: own["place"].to_s.strip[0, 60].presence,

@@ -8,8 +8,10 @@ module App
       class SpreadParts
         WAYS = %w[together canon halves].freeze
 
-        def initialize(section, way, step, account, today)
+        # first: id of the group that begins, or nil for the first.
+        def initialize(section, way, step, account, today, first: nil)
           @section = section
+          @first = first
           @way = way
           @step = step
           @account = account
@@ -19,6 +21,7 @@ module App
         def run
           groups = @section.parts.order(:id).map(&:group_id)
           groups = @section.piece.groups.map(&:id) if groups.empty?
+          groups = beginning(groups)
           offsets = offsets(groups.size)
           parts =
             groups.zip(offsets)
@@ -28,7 +31,8 @@ module App
                   {
                     "in" => "1",
                     "offset" => offset,
-                    "hold_before" => @way == "halves" ? offset : 0,
+                    "hold_before" => offset,
+                    "pauses" => [],
                     "hold_after" => offsets.max - offset
                   }
                 ]
@@ -37,6 +41,12 @@ module App
         end
 
         private
+
+        # The group that begins, the others behind it in their order.
+        def beginning(groups)
+          at = groups.index(@first) or return groups
+          groups.rotate(at)
+        end
 
         def offsets(size)
           case @way

@@ -40,7 +40,18 @@ module App
         def findings = snapshot.lines.of(link)
         def finding_text(finding) = LineWording.new(self).text(finding)
         def own_groups = person ? snapshot.cast.fetch(person.id, []) : []
-        def part(group) = row.parts.find { |each| each.group_id == group.id }
+        def part(group) = row.parts.find { |each| each.group_id == group.id } || said_part(group)
+
+        def lines_said? = section.parts_said?
+
+        # Lines that are only said in the eights, as the form would keep them.
+        def said_part(group)
+          part = section.parts_said? && section.parts.find { |each| each.group == group.id } or return
+          row.parts.klass.new(
+            start_offset: part.offset, hold_before: part.hold_before, hold_after: part.hold_after,
+            stretches: part.stretches.map { |from, to, doing| [from, to, doing.to_s] }
+          )
+        end
 
         def part_value(group, name)
           return @typed.dig("parts", group.id.to_s, name).to_s if @typed

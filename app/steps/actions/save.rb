@@ -23,11 +23,16 @@ module App
           return Shared::Result.no({ rows: faults.first }) if faults.any?
 
           Shared::EditSection.run(
-            @section, @params["lock_version"], @account, @today, field: :rows, items: [own_item]
+            @section, @params["lock_version"], @account, @today, field: :rows, items: [own_item, *group_items]
           ) { |watch| Shared::Result.ok(save(watch)) }
         end
 
         private
+
+        # Keys of what groups have of their own, whose cells may be marked.
+        def group_items
+          @piece.groups.map { |group| Core::Values::ItemKey.section(@section.id).with(group: group.id.to_s).to_s }
+        end
 
         def own_item = Core::Values::ItemKey.section(@section.id).to_s
 
@@ -35,6 +40,7 @@ module App
           write(@text.rows)
           changed = differing(lines(watch.before), lines(watch.after))
           people = changed.any? ? Shared::MarkChanged.new(@piece, own_item, changed, @account, @today).run : 0
+          people += mark_groups(watch)
           @section.touch
           @piece.touch
           Shared::KeepRevision.new(@piece, @account).record("#{@section.name}: steps", work: watch.after.work)
@@ -45,8 +51,21 @@ module App
           end
         end
 
-        def lines(snapshot)
-          snapshot.danced.lines(snapshot.work.sections.find { |section| section.id == @section.id })
+        # What groups dance of their own there: those who were shown it are marked as well.
+        def mark_groups(watch)
+          before = part_of(watch.before)
+          before.own_groups.sum do |group|
+            changed = differing(lines(watch.before, group), lines(watch.after, group))
+            key = Core::Values::ItemKey.section(@section.id).with(group: group.to_s).to_s
+            changed.any? ? Shared::MarkChanged.new(@piece, key, changed, @account, @today).run : 0
+          end
+        end
+
+        def part_of(snapshot) = snapshot.work.sections.find { |section| section.id == @section.id }
+
+        def lines(snapshot, group = nil)
+          section = part_of(snapshot)
+          snapshot.danced.lines(group ? section.of_group(group) : section)
         end
 
         def write(rows)

@@ -29,6 +29,7 @@ module App
 
             row.update!(eights:, note: @params["note"].to_s.strip[0, 200])
             give
+            give_groups
             @piece.touch
             Shared::KeepRevision.new(@piece, @account).record("#{@section.name}: #{I18n.t("versions.#{@kind}")}")
             Shared::Result.ok(I18n.t("versions.saved", kind: I18n.t("versions.#{@kind}"), name: @section.name))
@@ -71,6 +72,26 @@ module App
           chosen = @piece.people.where(id: people.keys.grep(/\A\d+\z/))
           chosen = chosen.where.not(id: given_everywhere.select(:person_id)) unless @member.director?
           chosen.find_each { |person| one(person, people[person.id.to_s]) }
+        end
+
+        # groups[id]: as people[id]. A whole piece is the director's to give here, too.
+        def give_groups
+          given = @params["groups"].is_a?(Hash) ? @params["groups"] : {}
+          @piece.groups.where(id: given.keys.grep(/\A\d+\z/)).find_each do |group|
+            mine = @piece.version_people.where(group_id: group.id)
+            next if mine.exists?(kind: @kind, section_id: nil) && !@member.director?
+
+            mine.where(kind: @kind, section_id: [nil, @section.id]).delete_all
+            place(mine, given[group.id.to_s])
+          end
+        end
+
+        def place(mine, where)
+          return unless where == "section" || (where == "piece" && @member.director?)
+
+          section_id = where == "section" ? @section.id : nil
+          mine.where(section_id:).delete_all
+          mine.create!(studio_id: @piece.studio_id, section_id:, kind: @kind)
         end
 
         def one(person, where)

@@ -5,7 +5,10 @@ module App
     module Pages
       # One section's eights: the typed line, its moves on their counts, the body under them.
       class Show < Shared::PiecePage
-        Eight = Struct.new(:number, :row, :line, :picture, :start, :at, :faults, keyword_init: true) do
+        # groups: what groups dance of their own, each an Eight with a name; said: what else it says of groups.
+        Eight = Struct.new(
+          :number, :row, :line, :picture, :start, :at, :faults, :groups, :name, :said, keyword_init: true
+        ) do
           # What nobody knows of it, as typed: moves and other words.
           def kept = [*line.moves.select { |move| move.kind == :unknown }.map(&:text), *line.notes].uniq
         end
@@ -46,10 +49,17 @@ module App
         def version_dancers = version_people.select { |_, where| where }
         def version_others = version_people.reject { |_, where| where }
 
+        # Groups of the piece with where they dance this version: [[group, nil, "section" or "piece"], …].
+        def version_groups
+          given = piece.version_people.where(kind:, section_id: [nil, section.id]).where.not(group_id: nil)
+            .to_h { |row| [row.group_id, row.section_id ? "section" : "piece"] }
+          piece.groups.map { |group| [group, given[group.id]] }
+        end
+
         # Dancers of this section with where they dance this version: nil, "section" or "piece".
         def version_people
           given =
-            piece.version_people.where(kind:, section_id: [nil, section.id])
+            piece.version_people.where(kind:, section_id: [nil, section.id]).where.not(person_id: nil)
               .to_h { |row| [row.person_id, row.section_id ? "section" : "piece"] }
           progress_people.filter_map { |id| people[id] && [people[id], given[id]] }.sort_by { |person, _| person.name }
         end
@@ -77,6 +87,11 @@ module App
         def findings
           writer = Core::Movement::FindingWriter.new(say: I18n.method(:t))
           walk.findings.map { |finding| [finding, writer.text(finding)] }
+        end
+
+        # How groups with steps of their own end: [[name, [text]], …].
+        def group_endings
+          group_walks.map { |group, (_, walk)| [group_name(group), Shared::Wording.ending(walk.exit)] }
         end
 
         def hazards = walk_steps.flat_map(&:hazards).uniq
@@ -112,11 +127,49 @@ module App
             row:,
             line:,
             picture: EightPicture.new(line, Core::Movement::Walk.new([line]), 1).svg,
-            faults: []
+            faults: [],
+            groups: []
           )
         end
 
         private
+
+        # {group id => [its lines, their walk]} of those with steps of their own.
+        def group_walks
+          @group_walks ||= current.own_groups.to_h do |group|
+            own = current.of_group(group)
+            [group, [danced.lines(own), danced.section_walk(own)]]
+          end
+        end
+
+        def group_name(group) = current.cast_groups.to_h[group]
+
+        def own_eights(row, index)
+          group_walks.filter_map do |group, (lines, walk)|
+            next unless current.own?(group, row)
+
+            line = lines[index]
+            Eight.new(
+              number: index + 1, row:, line:, name: group_name(group), groups: [],
+              picture: EightPicture.new(line, walk, index + 1, vocabulary:).svg,
+              faults: line.faults.map { |fault| Shared::Wording.line_fault(fault) }
+            )
+          end
+        end
+
+        # What an eight says of groups beside their steps, and what of it is open.
+        def group_words(row, number)
+          said = Core::Piece::Section.said(row, current.cast_groups)
+          texts = said.any? ? said.texts.first(said.texts.size - said.own.size) : []
+          return [] if texts.empty? && said.own.empty?
+
+          open = current.asked.select { |asked| asked.row == number }
+          [*open.map { |asked| I18n.t("steps.groups.#{asked.kind}", said: asked.said) },
+           *(I18n.t("steps.groups.by_hand", said: texts.join(", ")) if texts.any? && lines_by_hand?),
+           *(I18n.t("steps.groups.said", said: texts.join(", ")) if texts.any? && current.parts_said?)]
+        end
+
+        def lines_by_hand? = current.parts.any? && !current.parts_said?
 
         # The version on show: as typed, else as saved.
         def version_typed
@@ -155,7 +208,9 @@ module App
             start: start(offset),
             at: time(offset),
             picture: EightPicture.new(line, walk, index + 1, vocabulary:).svg,
-            faults: line.faults.map { |fault| Shared::Wording.line_fault(fault) }
+            faults: line.faults.map { |fault| Shared::Wording.line_fault(fault) },
+            groups: own_eights(row, index),
+            said: group_words(row, index + 1)
           )
         end
 
