@@ -64,7 +64,7 @@ module App
         ],
         "New Queen" => [
           ["1 step L 2 touch R 3 step R 4 touch L 5-8 arms open", "one voice"],
-          ["1 step L fwd 2 step R fwd 3 step L fwd 4 close R 5-8 hold", ""],
+          ["1 step L fwd 2 step R fwd 3 step L fwd 4 close R 5-8 hold. Builders: 1-4 arms open 5-8 arms up", ""],
           ["1-4 roll down 5-8 roll up", ""],
           ["1-3 three step turn L 4 touch R 5-7 three step turn R 8 touch L", ""],
           ["1 step L 2 close R 3-4 plié 5-8 arms up", "the lift"],

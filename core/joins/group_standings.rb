@@ -13,6 +13,14 @@ module Core
 
         # [Finding] that do not simply fit.
         def open = findings.reject(&:fits?)
+
+        # Whether it comes to what others find.
+        def same?(others)
+          found = others.to_h { |finding| [finding.state, Standing.gist(finding)] }
+          findings.all? { |finding| found[finding.state] == Standing.gist(finding) }
+        end
+
+        def self.gist(finding) = [finding.verdict, finding.leaving.value, finding.entering.value]
       end
       RULES = [Rules::Weight, Rules::Facing, Rules::Level, Rules::Counts, Rules::Hands].freeze
 

@@ -35,7 +35,7 @@ module Core
         metres = @metres[join.index]
         alike = [join.key, join.leaving.link.changes, join.entering.link.changes, bpm, metres]
         seam, findings = @known[alike] ||= examine(join, bpm, metres)
-        Held.new(join:, seam:, findings: at_home(findings, seam, join), groups: standings.of(join, bpm:))
+        Held.new(join:, seam:, findings: at_home(findings, seam, join), groups: standings(join, bpm, findings))
       end
 
       def examine(join, bpm, metres)
@@ -61,7 +61,11 @@ module Core
         found.none? { |finding| finding.state == state && !finding.fits? }
       end
 
-      def standings = @standings ||= GroupStandings.new(@work, vocabulary: @vocabulary)
+      # Of groups for whom it is another join than for everybody else.
+      def standings(join, bpm, findings)
+        @standings ||= GroupStandings.new(@work, vocabulary: @vocabulary)
+        @standings.of(join, bpm:).reject { |own| own.same?(findings) }
+      end
 
       def rules = @rules ||= @work.checking.rules(Examination::RULES)
 

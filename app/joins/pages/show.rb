@@ -30,8 +30,12 @@ module App
         end
 
         def mend_path(finding, number) = path("/joins/#{index}/mend?state=#{finding.state}&n=#{number}")
+
         # Whether the two sides alone do not say it.
-        def spell_out?(finding) = finding.state == :repeat || (finding.state == :counts && finding.question?)
+        def spell_out?(finding)
+          finding.state == :repeat || (finding.state == :counts && finding.question?) || finding.facts[:asked]
+        end
+
         # What an agreement would be about, for the form to say what was looked at.
         def seen = Core::Joins::Agreement.of(held.seam).then { |edges| "#{edges.leaving}-#{edges.entering}" }
         def facts = @facts ||= FactsForm.of(piece, join)

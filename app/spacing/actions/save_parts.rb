@@ -38,7 +38,7 @@ module App
 
         # Where a group waits on the way: as it was kept, or as its eights say.
         def pauses(group)
-          kept = @section.parts.find { |part| part.group_id == group.id }
+          kept = @section.parts.find { |part| part.persisted? && part.group_id == group.id }
           return kept.pauses if kept
 
           said_parts.find { |part| part.group == group.id }&.pauses.to_a

@@ -43,6 +43,7 @@ module App
         def part(group) = row.parts.find { |each| each.group_id == group.id } || said_part(group)
 
         def lines_said? = section.parts_said?
+        def own_steps? = section.own_groups.any?
 
         # Lines that are only said in the eights, as the form would keep them.
         def said_part(group)
