@@ -12,6 +12,7 @@ module Core
         include Chains
         include Seams
         include Own
+        include Waiting
 
         # items: Learning::Items; progress: Learning::Progress; runs: how many full runs are wanted; away: {person =>
         # share of the rehearsals they miss}; cleaning: share of the learning minutes given again to cleaning; today: a
@@ -158,29 +159,6 @@ module Core
             links: [placed.index],
             after: learned(placed.section)
           )
-        end
-
-        def learned(section)
-          ids(TaskKey.of("learn", Values::ItemKey.section(section.id))) +
-            ids(TaskKey.of("place", Values::ItemKey.section(section.id))) +
-            ids(TaskKey.of("catchup", Values::ItemKey.section(section.id))) + own_ids(section)
-        end
-
-        def different(placed)
-          placed.link.altered? ? ids(TaskKey.of("difference", @items.of_link(placed.index).key)) : []
-        end
-
-        def ids(id) = @tasks.map(&:id) & [id]
-        def previous(kind) = @tasks.select { |task| task.kind == kind }.last(1).map(&:id)
-
-        # What the same teacher taught before comes first.
-        def same_teacher(section)
-          @tasks
-            .select do |task|
-              %w[learn make].include?(task.kind) && task.choreographers == section.called_teachers
-            end
-            .last(1)
-            .map(&:id)
         end
 
         # A join, the opening and the ending have one owner; a section is taught by whoever is called to it.
