@@ -11,9 +11,13 @@ module Core
       ].sort_by { |mark| -mark.size }.freeze
       CLAUSE = %w[then].freeze
       OPENINGS = MARKS.to_set(&:first).freeze
-      private_constant :MARKS, :CLAUSE, :OPENINGS
+      SIGNS = /\b(?:#{OPENINGS.to_a.join('|')})\b/i
+      private_constant :MARKS, :CLAUSE, :OPENINGS, :SIGNS
 
       module_function
+
+      # Whether a text can be corrected anywhere.
+      def possible?(text) = text.match?(SIGNS)
 
       # [Tokens::Token] => the same as it was meant.
       def of(tokens)

@@ -7,7 +7,7 @@ module Core
     # come out as :number and :range, amounts as :amount (how many), lengths as :over (for how many counts).
     class Counting
       Token = Tokens::Token
-      JOINING = /\A(?:and|n|&)\z/
+      JOINING = %w[and n &].freeze
       UP_TO = %w[to til till until through thru].freeze
       CALLED = %w[on count counts by at beat beats].freeze
       LASTING = %w[for over].freeze
@@ -54,7 +54,7 @@ module Core
       def value(by = 0) = token(by)&.value.to_s
 
       def step
-        case token.kind
+        case @tokens[@at].kind
         when :number then number
         when :range then take(token.value.last)
         when :word then word
@@ -63,7 +63,7 @@ module Core
       end
 
       def keep(count = 1)
-        count == 1 ? @found << token : @found.concat(@tokens[@at, count])
+        count == 1 ? @found << @tokens[@at] : @found.concat(@tokens[@at, count])
         @at += count
       end
 
@@ -73,9 +73,10 @@ module Core
       end
 
       def word
-        number = Lexicon::NUMBERS[value]
-        return and_count if value.match?(JOINING)
-        return often if OFTEN.key?(value) && @found.last&.kind == :word
+        said = @tokens[@at].value
+        number = Lexicon::NUMBERS[said]
+        return and_count if JOINING.include?(said)
+        return often if OFTEN.key?(said) && @found.last&.kind == :word
         return keep if number.nil? || value(1).match?(/\Aquarters?\z/)
 
         spoken_count?(number) ? count(number) : amount_or_word(number)
@@ -83,21 +84,22 @@ module Core
 
       # A number in digits.
       def number
-        return keep_as_word if step_turn?
-        return take(token.text.to_i) if plain?
-        return keep_as_word if token.text == "&" && joining?
-        return take(last_of(token)) unless token.text.match?(/\A\d+\z/)
+        text = @tokens[@at].text
+        return keep_as_word if text == "3" && step_turn?
+        return take(text.to_i) if plain?(text)
+        return keep_as_word if text == "&" && joining?
+        return take(last_of(token)) unless text.match?(/\A\d+\z/)
 
-        given = token.text.to_i
+        given = text.to_i
         amount?(given) ? amount(given) : count(given)
       end
 
       # "3 step turn", where no count 3 is due.
-      def step_turn? = token.text == "3" && value(1) == "step" && value(2) == "turn" && @last != 2
+      def step_turn? = value(1) == "step" && value(2) == "turn" && @last != 2
 
       # One digit before a word or a break that makes nothing else of it: the common case, decided at once.
-      def plain?
-        return false unless token.text.match?(/\A[1-8]\z/)
+      def plain?(text)
+        return false unless text.match?(/\A[1-8]\z/)
 
         before = @tokens[@at - 1] if @at.positive?
         after = @tokens[@at + 1]
@@ -148,7 +150,7 @@ module Core
         @at += used
       end
 
-      def joined?(by) = value(by).match?(JOINING) || (token(by)&.kind == :number && token(by).text == "&")
+      def joined?(by) = JOINING.include?(value(by)) || (token(by)&.kind == :number && token(by).text == "&")
 
       def called(by)
         following = token(by) or return

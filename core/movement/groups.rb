@@ -5,7 +5,7 @@ module Core
     # Sorts a line's tokens into segments (what stands between commas), and each into groups: counts, words (with how
     # often and how long), pauses, notes, cues.
     class Groups
-      Group = Struct.new(:kind, :words, :tokens, :times, :over, :amount, :text, :label, keyword_init: true)
+      Group = Struct.new(:kind, :words, :tokens, :text, :times, :over, :amount, :label)
       SIDE = /\A(?:r|l|right|left|rt|lt|lft|rf|lf)\z/
       # Words that begin something new as a comma does.
       THEN = %w[then].freeze
@@ -34,7 +34,7 @@ module Core
 
       # "glissade to the right then left": two sides of one step.
       def row_of_sides?(token, index)
-        THEN.include?(token.value) && side?(@tokens[index - 1]) && side?(@tokens[index + 1]) &&
+        token.kind == :word && THEN.include?(token.value) && side?(@tokens[index - 1]) && side?(@tokens[index + 1]) &&
           !%i[word].include?(@tokens[index + 2]&.kind)
       end
 
@@ -52,9 +52,18 @@ module Core
         %w[and then].include?(tokens[index + 2]&.value) && tokens[index - 2]&.kind == :comma && side?(tokens[index - 3])
       end
 
-      def group = @segments.last.last
+      # The group that is being filled, or nil.
+      attr_reader :group
 
-      def add(kind, **facts) = @segments.last << Group.new(kind:, **facts)
+      def add(kind, words: nil, tokens: nil, text: nil)
+        @group = Group.new(kind, words, tokens, text)
+        @segments.last << @group
+      end
+
+      def begin_segment
+        @group = nil
+        @segments << []
+      end
 
       def take(token, index)
         case token.kind
@@ -98,15 +107,16 @@ module Core
         last = @segments.last.reverse.find { |each| each.kind == :words }
         return last.times = token.value if last && @segments.last.last.kind == :words
 
-        add(:again, times: token.value)
+        add(:again)
+        group.times = token.value
       end
 
       # After a count a dash is silence, after words only punctuation.
-      def dash(_index) = group&.kind == :counts ? add(:silent, text: "-") : @segments << []
+      def dash(_index) = group&.kind == :counts ? add(:silent, text: "-") : begin_segment
 
       def break_off(token)
         group.label = true if token.text.include?(":") && group
-        @segments << []
+        begin_segment
       end
     end
   end

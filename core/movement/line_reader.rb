@@ -38,7 +38,8 @@ module Core
       # [Line]
       def lines
         seat
-        @tokens = Corrections.of(Counting.new(Tokens.of(take_facts(@text)), @size).tokens)
+        @tokens = Counting.new(Tokens.of(take_facts(@text)), @size).tokens
+        @tokens = Corrections.of(@tokens) if Corrections.possible?(@text)
         @segments = Groups.new(@tokens).segments
         @called = called(@tokens)
         @counts = Counts.new(@size, called: @called, feel: @feel)
@@ -119,14 +120,14 @@ module Core
       end
 
       def positions(group)
-        found = group.tokens.flat_map { |token| @counts.positions(token).map { |position| [position, token] } }
-        found.each do |position, token|
-          next if position && position < @size * 12
+        @range = group.tokens.last&.kind == :range
+        group.tokens.each_with_object([]) do |token, found|
+          @counts.positions(token).each do |position|
+            next found << position if position && position < @size * 12
 
-          @kept[:faults] << Line::Fault.new(:no_such_count, nil, token.text)
+            @kept[:faults] << Line::Fault.new(:no_such_count, nil, token.text)
+          end
         end
-        @range = found.last&.last&.kind == :range
-        found.filter_map { |position, _| position if position && position < @size * 12 }
       end
 
       def put(moves, positions, over: nil)

@@ -69,10 +69,19 @@ module Core
         end
 
         def phrase(group)
-          last = @moves.reverse_each.find { |move| move.side && move.layer == :feet }&.side
-          before = { last:, first: @moves.empty?, after: }
-          key = "#{group.words.map(&:text).join(' ')}|#{before.values.join('|')}"
-          @vocabulary.remembered(key) { Phrase.new(group.words, @vocabulary, **before).found }
+          words = group.words
+          text = words.size == 1 ? words.first.text : words.map(&:text).join(" ")
+          last = last_side
+          said = after
+          @vocabulary.remembered("#{text}|#{last}|#{@moves.empty?}|#{said}") do
+            Phrase.new(words, @vocabulary, last:, first: @moves.empty?, after: said).found
+          end
+        end
+
+        # The foot that was named last.
+        def last_side
+          at = @moves.rindex { |move| move.side && move.layer == :feet }
+          at && @moves[at].side
         end
 
         def generic?(move) = Lexicon::GENERIC.value?(move.step)

@@ -5,9 +5,15 @@ module Core
     class LineReader
       # What is said about the whole line: who sits, where it ends, where all meet, from which count it is called.
       module Whole
+        # Without one of these nobody sits.
+        SITTING = /chair|stool|bench|wheel|seated/i
+        private_constant :SITTING
+
         private
 
         def seat
+          return unless @text.match?(SITTING)
+
           @chair = @text.match?(/\b(?:chairs?|stools?|bench(?:es)?)\b/i)
           match = SEATED.match(@text) or return
           return if @text.match?(/\b(?:standing (?:dancers|people|ones)|others|the rest)\b/i)
