@@ -46,6 +46,12 @@ module App
 
           redirect "/rehearsals#rooms"
         end
+        app.allow :director, post: "/rooms/:id/way-in", takes: { steps: :text } do
+          room = find(studio.rooms)
+          room.update!(step_free: Records::Room.reached(params["steps"]))
+          say t("rehearsals.way_in_saved", name: room.name)
+          redirect "/rehearsals#rooms"
+        end
         app.allow :director, post: "/rooms/:id/archive", takes: { to: :text } do
           room = find(studio.rooms)
           room.archive_or_restore(wanted?, Shared::Clock.now)

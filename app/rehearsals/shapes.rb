@@ -4,7 +4,7 @@ module App
   module Rehearsals
     # What the form of new rehearsals sends.
     module Shapes
-      ROOM = { room: :text, capacity: :text, area: :text, everywhere: :text }.freeze
+      ROOM = { room: :text, capacity: :text, area: :text, everywhere: :text, steps: :text }.freeze
       REHEARSALS = {
         start: :text,
         end: :text,

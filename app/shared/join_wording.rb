@@ -52,6 +52,7 @@ module App
         when :counts then counts_side(known, which)
         when :tempo then I18n.t("times.#{known.value}")
         when :hands then hands(known)
+        when :wheels then I18n.t("joins.wheels.#{known.value}")
         else I18n.t("joins.link", index: known.value)
         end
       end

@@ -22,6 +22,9 @@ module Core
       ARMS_OUT = 1.5
       # Two heads in one line of sight, sideways; metres.
       HIDDEN = 0.3
+      # A wheelchair: how wide it is, and the circle in which it turns on the spot (the usual planning figures); metres.
+      CHAIR = 0.7
+      TURNING = 1.5
 
       # Whether nobody stands anywhere yet.
       def empty? = spots.empty?
@@ -32,15 +35,23 @@ module Core
       # Everybody on the other side.
       def mirrored = with(spots: spots.transform_values(&:mirrored))
 
-      # Pairs that stand closer than `least` metres: [[person, person, metres], …], closest first.
-      def tight(least = SPACING)
-        people.combination(2)
-          .filter_map { |a, b| (metres = spots[a].distance(spots[b])) < least - 0.005 ? [a, b, metres] : nil }
-          .sort_by(&:last)
+      # Pairs that stand closer than `least` metres, or where one sits in a wheelchair (its id in wheels) closer than it
+      # needs to turn: [[person, person, metres], …], closest first.
+      def tight(least = SPACING, wheels: [])
+        people.combination(2).filter_map do |a, b|
+          wanted = [a, b].intersect?(wheels) ? [least, TURNING].max : least
+          metres = spots[a].distance(spots[b])
+          [a, b, metres] if metres < wanted - 0.005
+        end.sort_by(&:last)
       end
 
-      # People outside a floor of width × depth metres.
-      def off(width, depth) = spots.reject { |_, spot| spot.x.abs <= width / 2.0 && spot.y.between?(0, depth) }.keys
+      # People outside a floor of width × depth metres; a wheelchair is on it with both its wheels.
+      def off(width, depth, wheels: [])
+        spots.reject do |person, spot|
+          edge = wheels.include?(person) ? CHAIR / 2 : 0
+          spot.x.abs <= (width / 2.0) - edge && spot.y.between?(edge, depth - edge)
+        end.keys
+      end
 
       # Who cannot be seen from the front: [[hidden, behind whom], …].
       def hidden

@@ -9,8 +9,9 @@ module Core
       # metres; pace: metres a count (nil without counts); verdict: :fits, :caution or :clash.
       Way = Struct.new(:person, :from, :to, :metres, :pace, :verdict, keyword_init: true)
 
-      # counts: counts there are to go; bpm: beats a minute; beats: beats a count.
-      def initialize(from, to, counts:, bpm: 110, beats: 1)
+      # counts: counts there are to go; bpm: beats a minute; beats: beats a count; wheels: ids of those in wheelchairs.
+      def initialize(from, to, counts:, bpm: 110, beats: 1, wheels: [])
+        @wheels = wheels
         @from = from
         @to = to
         @counts = counts.to_f
@@ -73,8 +74,12 @@ module Core
         share = (-start.zip(drift).sum { |s, d| s * d } / speed).clamp(0.0, 1.0)
         metres = Math.hypot(*difference(one, other, share))
         ends = [0, 1].map { |at| Math.hypot(*difference(one, other, at)) }.min
-        [one, other, metres.round(2), share.round(3)] if metres < NEAR && ends >= NEAR
+        near = near(one, other)
+        [one, other, metres.round(2), share.round(3)] if metres < near && ends >= near
       end
+
+      # A wheelchair is half its width more to each side.
+      def near(one, other) = NEAR + ([one, other].count { |who| @wheels.include?(who) } * Formation::CHAIR / 2)
 
       def difference(one, other, share) = at(one, share).zip(at(other, share)).map { |a, b| a - b }
     end

@@ -13,6 +13,7 @@ module Core
         Rules::Groups,
         Rules::Tempo,
         Rules::Hands,
+        Rules::Wheels,
         Rules::Repeat
       ].freeze
       MOST_QUESTIONS = 2

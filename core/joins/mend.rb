@@ -4,7 +4,8 @@ module Core
   module Joins
     # Something that would make a finding fit. change: what is done, for whoever words it (:weight_change,
     # :touch_instead, :mirror_eight, :mirror_link, :turn, :enter_facing, :state_edge, :level_change, :take_counts,
-    # :drop_and, :drop_pickup, :own_counts, :extend_hold, :name_tempo, :put_down, :pick_up, :say_groups);
+    # :drop_and, :drop_pickup, :own_counts, :extend_hold, :name_tempo, :put_down, :pick_up, :say_groups,
+    # :brakes_off);
     # link: index of the link it is done in; row, count: where (from 1); facts: words and figures; edit: the Edit that
     # does it.
     class Mend < Values::Value.of(:change, :link, :edit, row: nil, count: nil, facts: {}.freeze)

@@ -27,11 +27,11 @@ module Core
     # Where the body is between two moves. weight: :left, :right, :both, :seated or :floor (the foot that bears it);
     # facing: 1 (audience) to 8, clockwise from above; level: :air, :standing, :low, :kneeling, :seated or :floor;
     # hands: what they hold, in words ("" for nothing); place: where on the floor, in words; travel: which way the last
-    # move went.
+    # move went; wheels: of a wheelchair, :braked or :free.
     class Body < Values::Value.of(
       weight: Known::NOT_STATED, facing: Known.unknown(1), level: Known.unknown(:standing),
       hands: Known::NOT_STATED, place: Known::NOT_STATED,
-      travel: Known::NOT_STATED
+      travel: Known::NOT_STATED, wheels: Known::NOT_STATED
     )
       # From stated edges ({weight: :left, facing: 5}); what is missing stays not stated.
       def self.stated(values) = new(**values.compact.transform_values { |value| Known.stated(value) })

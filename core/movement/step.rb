@@ -8,12 +8,13 @@ module Core
     # danced on it (a hop), :put when it is set down somewhere, with or without the weight, :rise when the body gets up.
     # turn: eighths to the side it is danced to. level: level after it; needs: level before it. layer: what moves.
     # hands: :take or :drop, what it does with what is named after it (or with `holds`, where the step names it).
+    # wheels: of a wheelchair, :rolling, :braked or :free of its brakes after it.
     # open: it belongs to the part of the body that is named with it (up, roll, cross); each: danced once on every count
     # said (walk, march); doubts: what nobody knows after it (:weight, :facing, :level).
     class Step < Values::Value.of(
       :name, aliases: [].freeze, weights: [].freeze, foot: nil, counts: 1, turn: 0, level: nil,
              needs: nil, layer: :feet, hazards: [].freeze, kind: :step, swing: [].freeze, travel: nil,
-             hands: nil, holds: nil, open: false, each: false, doubts: [].freeze
+             hands: nil, holds: nil, wheels: nil, open: false, each: false, doubts: [].freeze
     )
       KINDS = %i[step hold silent free].freeze
 

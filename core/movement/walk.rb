@@ -131,12 +131,18 @@ module Core
         set(weight: Known.stated(move.weight))
       end
 
+      # Whether the brakes of a wheelchair are on.
+      def roll(step)
+        set(wheels: Known.derived(step.wheels == :braked ? :braked : :free)) if step.wheels
+      end
+
       def carry(move)
         @state = @state.with(hands: Known.derived(move.hands)) if move.hands
         @state = @state.with(travel: Known.derived(move.travel)) if move.travel
       end
 
       def act(step, move, row)
+        roll(step)
         return sit_through(step, move) if seated? && !unseats?(step)
 
         @unready = false

@@ -4,7 +4,7 @@
 class GroupsDanceTheirOwn < ActiveRecord::Migration[7.2]
   def up
     add_column :parts, :pauses, :jsonb, null: false, default: []
-    add_column :rooms, :step_free, :boolean, null: false, default: false
+    add_column :rooms, :step_free, :boolean
     add_column :version_people, :group_id, :bigint
     change_column_null :version_people, :person_id, true
     add_foreign_key :version_people, :groups, column: %i[studio_id group_id], primary_key: %i[studio_id id],

@@ -27,6 +27,7 @@ module Formats
 
       def everything
         @fields.skip("title")
+        @stepped = []
         {
           **figures,
           dancers: @fields.ids("dancers"),
@@ -38,6 +39,8 @@ module Formats
           plan: earlier,
           done:,
           now: @fields.text("now", default: nil),
+          wheels: @fields.ids("wheels"),
+          stepped: @stepped,
           **care
         }
       end
@@ -80,10 +83,16 @@ module Formats
 
       def windows
         @fields.list("windows") do |window|
-          rooms = window.list("rooms") { |room| [room.text("id"), room.integer("capacity", max: 100_000)] }
+          rooms = window.list("rooms") { |room| room(room) }
           Planning::Window.new(id: window.text("id"), date: day(window, "date") || NO_DAY,
                                start: clock(window, "start"), finish: clock(window, "end"), rooms:)
         end
+      end
+
+      def room(fields)
+        id = fields.text("id")
+        @stepped |= [id] if fields.flag("steps")
+        [id, fields.integer("capacity", max: 100_000)]
       end
 
       # A date that the calendar has; nil with a fault otherwise.

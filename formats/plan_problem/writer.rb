@@ -48,6 +48,7 @@ module Formats
           "frame_minutes" => @problem.frame_minutes,
           "recap" => @problem.recap,
           "to_music" => @problem.to_music,
+          "wheels" => @problem.wheels,
           "lately" => @problem.lately.map { |each| task(each) }
         }.reject do |_, value|
           [0, []].include?(value)
@@ -60,8 +61,12 @@ module Formats
           "date" => window.date,
           "start" => Times.clock(window.start),
           "end" => Times.clock(window.finish),
-          "rooms" => window.rooms.map { |id, capacity| { "id" => id, "capacity" => capacity } }
+          "rooms" => window.rooms.map { |id, capacity| room(id, capacity) }
         }
+      end
+
+      def room(id, capacity)
+        { "id" => id, "capacity" => capacity, "steps" => @problem.stepped.include?(id) || nil }.compact
       end
 
       def away(entry)

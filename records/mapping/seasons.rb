@@ -66,6 +66,7 @@ module Records
           limits: limits(named),
           most_new_eights: @studio.setting("new_eights"),
           show_date: @piece.show_date&.iso8601,
+          **for_wheels,
           **for_bodies,
           **for_memory(named)
         )
@@ -183,6 +184,11 @@ module Records
           finish: [to, from].max,
           rooms: rehearsal.rooms.sort_by(&:id).map { |room| [Identifiers.room(room.id), room.capacity] }
         )
+      end
+
+      def for_wheels
+        { stepped: @studio.rooms.where(step_free: false).ids.map { |id| Identifiers.room(id) },
+          wheels: ids(Wheels.of(@piece)) }
       end
 
       # Rests, warming up again, and what a day counts beside the slots.

@@ -128,6 +128,16 @@ RSpec.describe Core::Floor do
       expect { Core::Floor::Patterns.points("spiral galaxy", 4) }.to raise_error(Core::ValueError, /must be one of/)
     end
 
+    it "gives a wheelchair the circle it turns in, both its wheels on the floor, and more room on the way" do
+      floor = formation("a" => [0, 2], "b" => [1.4, 2], "w" => [5.8, 2])
+      expect([floor.tight, floor.tight(wheels: ["b"]).map { |pair| pair.first(2) }]).to eq [[], [%w[a b]]]
+      expect([floor.off(12, 9), floor.off(12, 9, wheels: ["w"])]).to eq [[], ["w"]]
+      from = formation("a" => [0, 0], "w" => [1.0, 4])
+      to = formation("a" => [0, 4], "w" => [1.0, 0])
+      passes = [[], ["w"]].map { |wheels| Core::Floor::Ways.new(from, to, counts: 8, wheels:).near_passes.size }
+      expect(passes).to eq [0, 1]
+    end
+
     it "finds who stands too tight, off the floor, or hidden from the front" do
       floor = formation("a" => [0, 1], "b" => [0.2, 3], "c" => [0.9, 3], "d" => [6.5, 2])
       expect(floor.tight.map { |a, b, metres| [a, b, metres.round(2)] }).to eq [["b", "c", 0.7]]

@@ -56,6 +56,23 @@ RSpec.describe Core::Planning do
       ]
     end
 
+    it "puts nobody with wheels into a room that is reached by steps, and says why where there is no other" do
+      loft = [["loft", 9], ["hall", 9]]
+      told = [at("waltz", "w1", 0, room: "loft")]
+      careful = { stepped: ["loft"], wheels: ["Ada"] }
+      windows = [evening("w1", 4, rooms: loft)]
+      asked = problem([waltz], windows:, plan: told, **careful)
+      plan = described_class.new(asked, effort: "quick").repair
+      expect(plan.placements.map(&:room)).to eq ["hall"]
+      expect(Core::Planning::PlanConflicts.new(asked, told).all.map { |each| [each.kind, each.who] })
+        .to eq [[:steps, ["Ada"]]]
+      only = problem([waltz], windows: [evening("w1", 4, rooms: [["loft", 9]])], **careful)
+      lost = Core::Planning::Solver.new(only, effort: "quick").plan
+      expect(lost.placements).to be_empty
+      reason = lost.reasons.first
+      expect([reason.unit, reason.who, reason.have]).to eq [:steps, ["Ada"], 0]
+    end
+
     it "keeps the part of a lesson that is still needed, no more" do
       long = task("waltz", "learn", 45, split: true, dancers: ["Ada"])
       told = [at("waltz", "w1", 0), at("waltz", "w2", 0, minutes: 15)]

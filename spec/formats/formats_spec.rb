@@ -75,7 +75,12 @@ RSpec.describe Formats do
         show_date: "2027-03-01",
         most_new_eights: 4,
         limits: [{ who: "a", minutes_per_day: 90 }],
-        windows: [window("w1", "2027-01-01", "10:00", "12:00"), window("w2", "2027-01-02", "10:00", "12:00")],
+        wheels: ["b"],
+        stepped: ["loft"],
+        windows: [
+          window("w1", "2027-01-01", "10:00", "12:00", rooms: [["loft", 4]]),
+          window("w2", "2027-01-02", "10:00", "12:00")
+        ],
         unavailable: [{ who: "a", date: "2027-01-01", from: 600, to: nil }],
         tasks: [
           task("l", "learn", 30, split: true, dancers: %w[a b], choreographers: ["t"], sections: ["s1"], eights: 3.5),

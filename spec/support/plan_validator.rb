@@ -86,7 +86,16 @@ class PlanValidator
       room = @windows[b["window"]]["rooms"].find { |r| r["id"] == b["room"] }
       room["capacity"] < (@tasks[b["task"]] || b)["dancers"].size
     end
-    small.map { |b| "#{name(b)} in too small a room" }
+    small.map { |b| "#{name(b)} in too small a room" } + stepped
+  end
+
+  def stepped
+    wheels = @problem.fetch("wheels", [])
+    wrong = @everything.select do |b|
+      room = @windows[b["window"]]["rooms"].find { |r| r["id"] == b["room"] }
+      room["steps"] && (@tasks[b["task"]] || b)["dancers"].intersect?(wheels)
+    end
+    wrong.map { |b| "#{name(b)} with wheels up steps" }
   end
 
   def precedence

@@ -74,6 +74,7 @@ module ValidRequests
       { "start" => "18:00", "end" => "20:00", "single" => "2027-02-27", "rooms" => [studio.rooms.first.id.to_s] }
     end,
     "/rehearsals/:id/cancel" => -> { { "to" => "yes" } },
+    "/rooms/:id/way-in" => -> { { "steps" => "free" } },
     "/rooms" => -> { { "room" => "Loft", "capacity" => "12" } },
     "/rooms/:id/archive" => -> { { "to" => "yes" } },
     "/pieces/preview" => -> { piece_form },

@@ -30,7 +30,8 @@ module App
         def add
           area = figure("area", MOST_AREA)
           capacity = figure("capacity", MOST_AREA) || (area && (area / AREA_EACH))
-          room = @studio.rooms.new(name: @params["room"], capacity:, area:)
+          step_free = Records::Room.reached(@params["steps"])
+          room = @studio.rooms.new(name: @params["room"], capacity:, area:, step_free:)
           if @studio.rooms.where("lower(name) = ?", room.name.to_s.downcase).exists?
             Shared::Result.no({ room: I18n.t("rehearsals.same_room") })
           elsif room.save

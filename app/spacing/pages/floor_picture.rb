@@ -119,7 +119,7 @@ module App
           label = spot_label(name, spot)
           Shared::Drawing.tag(
             :g,
-            Shared::Drawing.title(label) + mark(person, spot) +
+            Shared::Drawing.title(label) + turning(person) + mark(person, spot) +
               Shared::Drawing.text(initials(name), y: 4, text_anchor: "middle", class: "who"),
             transform: "translate(#{Shared::Drawing.plain(x(spot.x))} #{Shared::Drawing.plain(y(spot.y))})",
             class: spot_classes(person, spot, hidden),
@@ -128,6 +128,13 @@ module App
             role: "button",
             aria_label: label
           )
+        end
+
+        # The circle in which a wheelchair turns.
+        def turning(person)
+          return "" unless @page.wheels.include?(person)
+
+          Shared::Drawing.tag(:circle, cx: 0, cy: 0, r: Core::Floor::Formation::TURNING / 2 * SCALE, class: "turning")
         end
 
         def spot_label(name, spot)

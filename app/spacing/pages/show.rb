@@ -146,16 +146,20 @@ module App
               formation,
               counts:,
               bpm: work.track.map.bpm_at(link.start_beat),
-              beats: section.beats_per_count
+              beats: section.beats_per_count,
+              wheels:
             )
         end
+
+        # Who of the link dances it in a wheelchair.
+        def wheels = @wheels ||= Records::Mapping::Wheels.of(piece) & dancers
 
         def near? = @seen.include?("near")
         def hidden? = @seen.include?("hidden")
         def near_passes = near? ? ways.near_passes : []
         def hidden = hidden? ? formation.hidden : []
-        def tight = formation.tight
-        def off = formation.off(width, depth)
+        def tight = formation.tight(wheels:)
+        def off = formation.off(width, depth, wheels:)
         def floor = FloorPicture.new(self)
         def names(ids) = Shared::Lists.all(ids.filter_map { |id| people[id]&.first_name })
 

@@ -6,13 +6,16 @@ module Core
     class PlanConflicts
       # kind: :away (people cannot come), :late (minors are at home by then), :elsewhere (people rehearse something
       # else), :taken (something else is in the room), :no_room (the room is not there), :small (it holds fewer than are
-      # called) or :outside (before the warm-up is over, or after the end). task, window, room: ids; who: ids of people.
+      # called), :steps (it is reached by steps, and somebody called uses wheels) or :outside (before the warm-up is
+      # over, or after the end). task, window, room: ids; who: ids of people.
       Upset = Struct.new(:kind, :task, :window, :room, :who, keyword_init: true)
 
       # placements: [Placement] of tasks of the problem, in its windows; others are not looked at.
       def initialize(problem, placements)
         @tasks = problem.tasks.to_h { |task| [task.id, task] }
         @windows = problem.windows.to_h { |window| [window.id, window] }
+        @stepped = problem.stepped
+        @wheels = problem.wheels
         @away = problem.unavailable.group_by { |entry| entry.values_at(:who, :date) }
         @placements = placements.select { |each| @tasks.key?(each.task) && @windows.key?(each.window) }
       end
@@ -55,7 +58,10 @@ module Core
         return conflict(:taken, placement) if entries(placement.room, placement, window).any?
 
         dancers = @tasks[placement.task].dancers
-        conflict(:small, placement, dancers) if dancers.size > size
+        return conflict(:small, placement, dancers) if dancers.size > size
+
+        rolling = @stepped.include?(placement.room) ? dancers & @wheels : []
+        conflict(:steps, placement, rolling) if rolling.any?
       end
 
       def outside(placement, window)

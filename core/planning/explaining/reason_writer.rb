@@ -35,7 +35,7 @@ module Core
       def key(reason)
         return "long" if reason.long && Array(reason.who).empty?
         return "long_together" if reason.long
-        return "room_too_small" if reason.type == :room && reason.unit == :people
+        return { people: "room_too_small", steps: "room_steps" }.fetch(reason.unit) if one_room?(reason)
 
         reason.type
       end
@@ -43,10 +43,12 @@ module Core
       # A chain of waiting tasks and a group that shares dancers are named further than others.
       # A room is too small for one task.
       def tasks(reason)
-        return list(reason.tasks.first(1)) if reason.type == :room && reason.unit == :people
+        return list(reason.tasks.first(1)) if one_room?(reason)
 
         list(reason.tasks, %i[precedence clique].include?(reason.type) ? MOST_IN_TURN : MOST)
       end
+
+      def one_room?(reason) = reason.type == :room && %i[people steps].include?(reason.unit)
 
       def dates(reason)
         return phrase("dates.left") if reason.windows.empty?

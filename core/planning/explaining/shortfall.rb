@@ -17,7 +17,7 @@ module Core
 
       # [Reason], at most MOST, of the gravest kind that holds.
       def reasons
-        stages = %i[away too_small too_long people rooms chain clique].lazy
+        stages = %i[away too_small steps too_long people rooms chain clique].lazy
         @reasons ||= stages.map { |stage| send(stage) }.find(&:any?)&.first(MOST) || [nothing_single]
       end
 
@@ -38,6 +38,20 @@ module Core
         lost
           .select { |job| job.size > most }
           .map { |job| Reason.new(type: :room, need: job.size, have: most, tasks: [job.id], unit: :people) }
+      end
+
+      # Blocks with somebody who uses wheels, where every room that holds them is reached by steps.
+      def steps = lost.select { |job| job.wheels && nowhere?(job) }.map { |job| up_steps(job) }
+
+      def nowhere?(job) = @indexed.steps.each_index.all? { |window| @indexed.rooms(job, window).empty? }
+
+      def up_steps(job)
+        dancers = @problem.tasks.find { |task| task.id == job.id }.dancers
+        free = @windows.flat_map(&:rooms).reject { |room| @problem.stepped.include?(room.first) }
+        Reason.new(
+          type: :room, who: dancers & @problem.wheels, need: job.size, have: free.map(&:last).max || 0,
+          tasks: [job.id], unit: :steps
+        )
       end
 
       # Blocks for which no rehearsal is long enough with everybody there; who is away is named.

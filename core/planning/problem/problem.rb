@@ -12,13 +12,15 @@ module Core
     # nil for never. recap, to_music: minutes kept at the start and the end of a rehearsal for last time's new material
     # and today's; lately: [Task] that were new in the last rehearsal behind us, with those who were there. plan:
     # placements of an earlier plan; pinned: those of them that stay where they are ([Placement]). availability: an
-    # Availability that says who could come to a rehearsal that is not there yet; nil where everybody could.
+    # Availability that says who could come to a rehearsal that is not there yet; nil where everybody could. stepped:
+    # ids of rooms that are only reached by steps; wheels: ids of dancers who cannot go there.
     class Problem < Values::Value.of(
       :windows, :tasks, grid: 5, min_part: 15, max_part: 60, max_continuous: 55, break_minutes: 5,
                         trip_cost: 30, dancers: [].freeze, choreographers: [].freeze, unavailable: [].freeze,
                         limits: [].freeze, show_date: nil, target_window: nil, plan: [].freeze, done: {}.freeze,
                         now: nil, most_new_eights: nil, rests: [].freeze, pinned: [].freeze, rewarm: nil,
-                        frame_minutes: 0, recap: 0, to_music: 0, lately: [].freeze, availability: nil
+                        frame_minutes: 0, recap: 0, to_music: 0, lately: [].freeze, availability: nil,
+                        stepped: [].freeze, wheels: [].freeze
     )
       # Ids of everybody a task may ask for.
       def people = dancers | choreographers

@@ -8,11 +8,11 @@ module Core
       # A task by index. steps: what is still to be placed; people: a set; size: dancers, for the room; rate: new eights
       # a step; after, after_window, before, before_window: indexes of tasks; tail: steps on the longest way to the end;
       # urgent: a run is this, or waits for it; through: may use a rehearsal's first and last minutes, kept for recap
-      # and music.
+      # and music; wheels: somebody of it cannot take steps.
       Job =
         Struct.new(
           :at, :id, :steps, :split, :people, :size, :rate, :fresh, :after, :after_window, :before, :before_window,
-          :run, :tail, :urgent, :through,
+          :run, :tail, :urgent, :through, :wheels,
           keyword_init: true
         ) do
           def hash = at
@@ -61,11 +61,14 @@ module Core
       # Rooms of a window that hold a job, smallest first: [index].
       def rooms(job, window)
         @rooms ||= {}
-        @rooms[(job.size * 4096) + window] ||= begin
+        @rooms[(((job.size * 2) + (job.wheels ? 1 : 0)) * 4096) + window] ||= begin
           all = @windows[window].rooms
-          all.each_index.select { |room| all[room].last >= job.size }.sort_by { |room| [all[room].last, room] }
+          all.each_index.select { |room| holds?(all[room], job) }.sort_by { |room| [all[room].last, room] }
         end
       end
+
+      # Whether a room ([id, capacity]) takes all of a job.
+      def holds?((id, capacity), job) = capacity >= job.size && !(job.wheels && @problem.stepped.include?(id))
 
       # Minutes each limited person may do a day, where a day's rehearsals are longer than that: [[bit, steps], …].
       def limits(date) = @limits.fetch(date, [])
@@ -153,7 +156,8 @@ module Core
           before_window: [],
           run: task.run?,
           tail: 0,
-          through: task.through? || Bookends::KINDS.include?(task.kind)
+          through: task.through? || Bookends::KINDS.include?(task.kind),
+          wheels: task.dancers.intersect?(@problem.wheels)
         )
       end
 

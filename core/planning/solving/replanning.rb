@@ -108,8 +108,8 @@ module Core
         job = frame.job(placement.task) or return
         window = frame.windows.index { |each| each.id == placement.window } or return
         start, steps = [placement.start, placement.minutes].map { |minutes| minutes / @problem.grid }
-        room = frame.windows[window].rooms.index { |id, capacity| id == placement.room && capacity >= job.size }
-        return unless room && fits?(table, job, window, start, steps, room)
+        room = frame.windows[window].rooms.index { |id, _| id == placement.room }
+        return unless room && frame.rooms(job, window).include?(room) && fits?(table, job, window, start, steps, room)
 
         table.put(job, window, start, steps, room)
         true

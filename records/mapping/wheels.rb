@@ -1,0 +1,23 @@
+# frozen_string_literal: true
+
+module Records
+  module Mapping
+    # Who of a piece dances in a wheelchair: whoever dances it seated, where its seated lines speak of wheels.
+    module Wheels
+      SPOKEN = <<~SQL.squish
+        EXISTS (SELECT 1 FROM jsonb_each_text(eights) AS line WHERE line.value ~* '(wheel|chair turn|chair spin)')
+      SQL
+      private_constant :SPOKEN
+
+      # Ids of people.
+      def self.of(piece)
+        return [] unless Version.where(studio_id: piece.studio_id, section_id: piece.sections.map(&:id), kind: "seated")
+          .exists?(SPOKEN)
+
+        given = piece.version_people.where(kind: "seated").pluck(:person_id, :group_id)
+        members = piece.group_members.where(group_id: given.filter_map(&:last)).pluck(:person_id)
+        given.filter_map(&:first) | members
+      end
+    end
+  end
+end
