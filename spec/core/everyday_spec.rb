@@ -123,6 +123,19 @@ RSpec.describe Core::Movement do
     end
   end
 
+  it "keeps alternatives on the same counts as one thing that nobody is said to dance" do
+    lines = ["5 spin and wave, or just wave", "7-8 jump or clap", "walk L R, 5-6 wave or clap"].map do |text|
+      described_class::Reader.new.read(text).first
+    end
+    expect(lines.map { |line| line.moves.map { |move| [move.text, move.count] }.last }).to eq [
+      ["spin and wave, or just wave", 5.0],
+      ["jump or clap", 7.0],
+      ["wave or clap", 5.0]
+    ]
+    ends = lines.map { |line| described_class::Walk.new([line]).exit }
+    expect(ends.map { |body| [body.weight.value, body.facing.sure?] }).to eq [[nil, false], [nil, true], [:right, true]]
+  end
+
   it "makes no crowd of moves of repeats of repeats" do
     lines = described_class::Reader.new.read("step R L R L, x99, x99, x99, again, do that twice")
     expect(lines.sum { |line| line.moves.size }).to be <= 2_000

@@ -75,6 +75,27 @@ module Core
           moves.map { |move| move.with(doubts: move.doubts | changed(@moves + moves)) }
         end
 
+        # "jump or clap", "spin and wave, or just wave": what is chosen on the same counts is one thing, kept as it is
+        # said; what it leaves open is known of nobody.
+        def one_of(moves, text)
+          open = changed(moves)
+          return Move.new(text:, step: "arms", kind: :step, layer: moves.first.layer) if open.empty?
+
+          Move.new(text:, kind: :unknown, doubts: open)
+        end
+
+        def chosen?(group) = said(group).match?(CHOSEN)
+        def said(group) = group.words.map(&:text).join(" ")
+
+        # A part that begins with "or" stands for the one before it.
+        def instead(group, moves)
+          before = @moves.pop(@moves.size - @spoke)
+          first = before.first
+          one = one_of([*before, *moves], "#{before.map(&:text).uniq.join(' ')}, #{said(group)}")
+          @moves << one.with(at: first.at, length: before.map(&:end_at).compact.max&.-(first.at.to_i), said: first.said,
+                             range: first.range)
+        end
+
         # What the moves so far changed for some, and maybe not for others.
         def changed(among)
           feet = among.any? { |each| each.layer == :feet && %i[step unknown].include?(each.kind) }

@@ -61,6 +61,11 @@ module Core
         end
 
         def dance(group, found, positions)
+          return instead(group, found.moves) if group.words.first.value == "or" && @spoke && @spoke < @moves.size
+
+          @spoke = @moves.size
+          return put([one_of(found.moves, said(group))], positions) if found.moves.size > 1 && chosen?(group)
+
           moves = @chair || @only ? found.moves.map { |move| on_chair(alone(move)) } : found.moves
           moves = parted(group, sided(moves, found.lead || begun(moves, group) || @lead))
           @lead = nil if @lead && moves.any? { |move| move.layer == :feet && move.side }
