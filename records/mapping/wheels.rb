@@ -11,8 +11,8 @@ module Records
 
       # Ids of people.
       def self.of(piece)
-        return [] unless Version.where(studio_id: piece.studio_id, section_id: piece.sections.map(&:id), kind: "seated")
-          .exists?(SPOKEN)
+        seated = Version.where(studio_id: piece.studio_id, section_id: piece.sections.map(&:id), kind: "seated")
+        return [] unless seated.where(SPOKEN).exists?
 
         given = piece.version_people.where(kind: "seated").pluck(:person_id, :group_id)
         members = piece.group_members.where(group_id: given.filter_map(&:last)).pluck(:person_id)

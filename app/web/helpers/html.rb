@@ -73,6 +73,8 @@ module App
         def tenth(seconds) = Formats::Times.tenth(seconds)
         def clock(minutes) = Formats::Times.clock(minutes)
         def length(seconds) = Formats::Times.length(seconds)
+        # How a room is reached, in words: "free", "steps", or "" where nobody said.
+        def way_in(way) = t("rehearsals.way_in.#{way.empty? ? 'unsaid' : way}")
         def plural(count, word, many = "#{word}s") = "#{count} #{count == 1 ? word : many}"
 
         # The database is away for a moment. What was sent stands on the page, to be sent again as it is; passwords and

@@ -92,9 +92,11 @@ module Core
           before = @moves.pop(@moves.size - @spoke)
           first = before.first
           one = one_of([*before, *moves], "#{before.map(&:text).uniq.join(' ')}, #{said(group)}")
-          @moves << one.with(at: first.at, length: before.map(&:end_at).compact.max&.-(first.at.to_i), said: first.said,
-                             range: first.range)
+          ends = before.filter_map(&:end_at).max
+          @moves << one.with(at: first.at, length: ends && (ends - first.at.to_i), said: first.said, range: first.range)
         end
+
+        def instead?(group) = group.words.first.value == "or" && !@spoke.nil? && @spoke < @moves.size
 
         # What the moves so far changed for some, and maybe not for others.
         def changed(among)

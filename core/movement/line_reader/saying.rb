@@ -61,16 +61,20 @@ module Core
         end
 
         def dance(group, found, positions)
-          return instead(group, found.moves) if group.words.first.value == "or" && @spoke && @spoke < @moves.size
+          return instead(group, found.moves) if instead?(group)
 
           @spoke = @moves.size
           return put([one_of(found.moves, said(group))], positions) if found.moves.size > 1 && chosen?(group)
 
+          put(danced(group, found), positions, over: group.over)
+        end
+
+        # The moves of a group of words, as often and on the side that is said.
+        def danced(group, found)
           moves = @chair || @only ? found.moves.map { |move| on_chair(alone(move)) } : found.moves
           moves = parted(group, sided(moves, found.lead || begun(moves, group) || @lead))
           @lead = nil if @lead && moves.any? { |move| move.layer == :feet && move.side }
-          moves = Times.new(moves, group, @moves, lead: found.lead, odd: @odd ||= method(:odd?)).all
-          put(moves, positions, over: group.over)
+          Times.new(moves, group, @moves, lead: found.lead, odd: @odd ||= method(:odd?)).all
         end
 
         def phrase(group)
