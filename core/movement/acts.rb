@@ -93,7 +93,7 @@ module Core
       # An open verb that is a part's, or a foot's: whether it was.
       def open_verb(step, element)
         return upper(element) if part_ahead? || theirs?(step)
-        return start(element, step: @vocabulary.find("put"), sides: own_sides, it: true) if foot_down?(step)
+        return put_down(element) if foot_down?(step)
         return start(element, step: @vocabulary.find("lift"), sides: own_sides) if foot_pulled?(step)
         return foot_part(element) if step.level && (foot_ahead? || (@noun && @sides.any?))
         return start(element, step: @vocabulary.find("step"), sides: own_sides) if onto_foot?(step)
@@ -122,6 +122,7 @@ module Core
         return current.sides << element.value if unknown_yet?
         return @sides << element if begins_anew?
         return if current.upper?
+        return current.round = element.value if turned_by?(current)
 
         current.toward = true if word_before == "to"
         current.sides << element.value

@@ -17,7 +17,7 @@ module Core
         /\A(?:on|onto) the back\b(?! wall| corner| leg| foot)/ => "lie",
         /\A(?:on|onto|to) (?:your|my|our|their) (?:tummy|belly|stomach|spine|bottom|bum)\b/ => "lie",
         /\A(?:on|onto|to) (?:your|my|our|their) back\b(?! wall| corner| leg| foot)/ => "lie",
-        /\A(?:on|onto) (?:your |the )*(?:other )?(?:side|front)\b/ => "lie",
+        /\A(?:on|onto) (?:your |the )*(?:other )?(?:side|front)\b(?! foot| leg| of)/ => "lie",
         /\A(?:on|onto|to|into|in) (?:the |your |a )*(?:chair|seat|stool|bench)s?\b(?! pose)/ => "sit on a chair",
         /\A(?:on|onto|to|into|in) (?:the |a )*splits?\b/ => "splits",
         /\A(?:on|onto|to) (?:all fours|(?:your )?hands and knee)\b/ => "all fours",
@@ -34,7 +34,9 @@ module Core
          "in (?:a |the )?ring", "with your friend", "face to face", "each other"] =>
           %i[weight facing],
         ["(?:to|into|towards) (?:the )?\\w+ (?:corner|wings|exit)", "away from (?:us|me|the audience|the front)",
-         "(?:the )?(?:windows?|door)(?: side| wall)?", "exit(?:ing)?", "enter(?:ing)?"] =>
+         "(?:the )?(?:windows?|door)(?: side| wall)?", "exit(?:ing)?", "enter(?:ing)?",
+         "croisee?", "effacee?", "ecartee?", "epaule(?:ment)?", "en tournant", "entournant",
+         "in profile", "side on"] =>
           %i[facing]
       }.transform_keys { |texts| /\A(?:#{texts.join('|')})\b(?! (?:hands?|arms?|shoulders?)\b)/ }.freeze
       # Where a turn ends, and over which shoulder it goes.
@@ -46,9 +48,10 @@ module Core
       STARTS = %w[
         on onto to into at in along across down up wherever contact partner partners flyer flyers base bases they
         he she anywhere somewhere all
-        around round with towards away exit exiting enter entering
-        the window windows door over face each until find perimeter outside
+        around round with towards away exit exiting enter entering croise croisee efface effacee ecarte
+        ecartee epaule epaulement en entournant the window windows door over face each until find perimeter outside
       ].to_set.freeze
+      DRAWING = %w[draw draws drawing trace traces tracing sweep sweeps arms arm hand hands toe].freeze
       OF_PEOPLE = /\A(?:of )?(?:the (?:group|class|cast|room)|you\b|us\b|them\b)/
       # "right knee on the floor": who kneels lies no lower.
       KNEE_DOWN = /\A(?:down )?(?:on|onto|to) (?:the )?(?:floor|ground|mat)\b/
@@ -58,7 +61,7 @@ module Core
       ].to_set.freeze
       NEGATIONS = %w[no not without dont never].freeze
       private_constant :PLACES, :DOUBTS, :FACES, :WALLS, :FACE, :SHOULDER, :STARTS, :NEGATIONS,
-                       :ENDS_UP, :KNEE_DOWN, :OF_PEOPLE
+                       :ENDS_UP, :KNEE_DOWN, :OF_PEOPLE, :DRAWING
 
       # words: [String], normalised.
       def initialize(words, vocabulary)
@@ -83,6 +86,8 @@ module Core
       def one(at)
         word = @words[at]
         return Element.new(:filler, word, at, 1, word) if word == "up" && ends_up?(at)
+        return Element.new(:filler, word, at, 3, word) if there_and_back?(at)
+        return Element.new(:way, "back", at, 2, "back") if backing_up?(at)
 
         phrase(at) || step(at) || Element.new(*kind(word, at), at, 1, word)
       end
@@ -104,6 +109,12 @@ module Core
         end
         rounds(rest, at)
       end
+
+      # "back up 4 steps": backwards.
+      def backing_up?(at) = @words[at, 2] == %w[back up] && @words[at + 2, 2].intersect?(%w[steps walks step for])
+
+      # "up and down": where it began.
+      def there_and_back?(at) = at.positive? && [%w[up and down], %w[down and up]].include?(@words[at, 3])
 
       def ends_up?(at) = at.positive? && ENDS_UP.include?(@words[at - 1])
 
@@ -135,8 +146,10 @@ module Core
         Element.new(:step, step, at, size, @words[at, size].join(" "))
       end
 
-      # "half the group": nobody turns.
+      # "half the group", "draws a half circle": nobody turns.
       def of_people?(word, at)
+        return true if @words[at + 1] == "circle" && @words.intersect?(DRAWING)
+
         word == "half" && @words[at + 1, 3].join(" ").match?(OF_PEOPLE)
       end
 

@@ -99,7 +99,8 @@ module Core
       QUALITY = %w[
         slow slowly quick quickly fast sharp sharply soft softly gentle gently big small little tiny large long short
         strong strongly light lightly hard heavy heavily smooth smoothly clean cleanly loose loosely tight tightly
-        low high deep deeply tall flat nice nicely proud proudly cool easy happy sad straight bent relaxed turned
+        low high deep deeply giant huge
+        tall flat nice nicely proud proudly cool easy happy sad straight bent relaxed turned
         parallel controlled quiet quietly loud loudly fancy funky smile smiling sustained dramatic dramatically
         accent attack energy bouncy floppy wild wildly crazy together nothing much freely full fully extended
         fifth first second third fourth position count natural neutral ready steady quick super mega extra

@@ -59,6 +59,7 @@ module Core
         moves = @acts.each_with_index.flat_map { |act, i| build(act, text(act, i)) }
         moves = moves.compact
         moves << Move.new(text: words, step: "close", kind: :step) if moves.empty? && in_again?(folded)
+        moves << Move.new(text: words, step: "feet together", kind: :step) if moves.empty? && both?(folded)
         moves = with_statements(moves)
         Found.new(moves:, **@facts, lead: @lead, note: moves.empty?)
       end
@@ -154,7 +155,7 @@ module Core
           text:, step: step.name, kind: step.kind, side: sides.first,
           feet: (sides.size > 1 ? sides : []).freeze,
           length: step.counts > 1 ? step.counts * 12 : nil, usual: step.counts > 1,
-          turn: act.face ? 0 : turn(act, act.round || sides.first), facing: act.face, level: step.level,
+          turn: act.face ? 0 : turn(act, act.round || sides.first), facing: act.face, level: level(act),
           travel: travel(act),
           layer: step.kind == :free ? free_layer : step.layer, hands: hands(step),
           doubts: (own_doubts(act) + act.doubts + astray(act) + landing(act, sides)).uniq

@@ -56,6 +56,7 @@ module Core
       def said_free_foot(match, text) = said_free(match, text)
       def said_supporting(match, _text) = { weight: foot(match) }
       def said_shared(_match, _text) = { weight: :both }
+      def said_weight_open(_match, _text) = { weight: :open }
       def said_weight(match, _text) = { weight: foot(match), ending: match[0].match?(/\b#{ENDS}\b/o) }
       def said_ended(match, _text) = { weight: foot(match), ending: true }
       def said_stands(match, _text) = match[:side] == "it" ? { same: true } : { weight: foot(match) }

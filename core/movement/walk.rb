@@ -116,7 +116,7 @@ module Core
       # What is stated with a move, or by itself.
       def say(move)
         weigh(move) if move.weight && move.weight != :keep
-        set(level: Known.stated(move.level)) if move.kind == :state && move.level
+        set(level: Known.stated(move.level)) if %i[state hold].include?(move.kind) && move.level
         set(facing: Known.stated(move.facing)) if %i[state hold].include?(move.kind) && move.facing
         set(weight: Known.choice) if move.choice.include?(:weight)
       end

@@ -30,6 +30,9 @@ module Core
           true
         end
 
+        # "grapevine L with a quarter L": the second side is the way it turns.
+        def turned_by?(act) = act.foot? && act.sides.any? && !(@amount || act.amount).nil? && act.step.name != "turn"
+
         def turn_before
           current.step = @vocabulary.find("step") if current.step.name == "turn"
           current.round = current.sides.last

@@ -5,8 +5,10 @@ module Core
     class Acts
       # What a verb is, beside what stands with it: a way, a part's, a turn that was begun, a foot that comes down.
       module Verbs
+        # How a step is danced, and not which it is: "sneaky", "stomping", "softly".
+        HOW = /(?:ly|ing|y|ish|like|ed)\z/
         POSES = %w[lunge arabesque attitude passé].freeze
-        private_constant :POSES
+        private_constant :POSES, :HOW
 
         private
 
@@ -31,6 +33,7 @@ module Core
           return if %w[roll fall].include?(step.name)
 
           current.step = step
+          current.doubts += [:weight] if step.weights.any? && !current.unknown.last.match?(HOW)
           current.noun ||= current.unknown.last
           current.unknown = []
         end
@@ -112,8 +115,14 @@ module Core
         # Whether a hip, the arms or a foot that works are on the floor.
         def others?(element)
           return true if element.word.end_with?("hip") && !current&.step&.level
+          return false if current.nil? || @joined || whole_body?
 
-          current && !@joined ? (current.upper? || small?(current.step)) : false
+          current.upper? || small?(current.step)
+        end
+
+        # "body goes to the floor": all of it.
+        def whole_body?
+          current.layer == :body && @elements.any? { |each| each.kind == :part && each.word == "body" }
         end
 
         # What a foot or the arms do: "tap the floor".
@@ -121,8 +130,18 @@ module Core
 
         # "kick R 1, down 2": the foot comes down.
         def foot_down?(step)
-          @after == :gesture && current.nil? && step.level == :low && step.open && alone?
+          return false unless step.level == :low && step.open && %w[down lower].include?(@elements[@at].word)
+
+          current.nil? ? @after == :gesture && alone? : @joined && gestured?
         end
+
+        def put_down(element)
+          sides = current&.foot? ? current.sides.dup : own_sides
+          start(element, step: @vocabulary.find("put"), sides:, it: true)
+        end
+
+        # "kick L and straight back down": that foot.
+        def gestured? = current.foot? && current.step.foot == :free && current.sides.one?
 
         def foot_part(element) = start(element, step: @vocabulary.find("body"), sides: own_sides)
 

@@ -15,7 +15,9 @@ module Core
         def theirs?(step)
           return false unless @after == :upper && current.nil?
 
-          (step.level && alone?) || @elements.any? { |each| %w[them both].include?(each.word) }
+          return true if %i[standing low].include?(step.level) && alone?
+
+          @elements.any? { |each| %w[them both].include?(each.word) }
         end
 
         # Whether nothing else is said than this step.

@@ -20,10 +20,19 @@ module Core
 
         def once_more(said, group, positions)
           more = group.times ? group.times - 1 : (group.amount || said.more)
-          moves = repeats.again([more, 1].max, positions:, turned: said.turned, side: said.side)
+          unit = unit(said, group)
+          moves = Repeats.new(@moves.last(unit), @size * 12)
+            .again([more, 1].max, positions:, turned: said.turned, side: said.side)
           open = said.those || %w[switch change].include?(group.words.last.value)
           @moves.concat(open ? those(moves) : moves)
+          @unit = unit
           @kept[:words] = true
+        end
+
+        # "step touch R, same L, same R": a side names what was danced once, and not its repeat too.
+        def unit(said, group)
+          whole = said.side.nil? || @unit.nil? || group.words.any? { |token| %w[all whole].include?(token.value) }
+          whole ? @moves.size : @unit
         end
 
         # "three more of those": how much of what was danced that is, and which foot it begins with, nobody says.
@@ -64,6 +73,7 @@ module Core
           return instead(group, found.moves) if instead?(group)
 
           @spoke = @moves.size
+          @unit = nil
           return put([one_of(found.moves, said(group))], positions) if found.moves.size > 1 && chosen?(group)
 
           put(danced(group, found), positions, over: group.over)

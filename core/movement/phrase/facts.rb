@@ -17,6 +17,9 @@ module Core
           @after == :gesture && folded.compact.join(" ").match?(/\A(?:and |then |come )*(?:back )?(?:in|home)\z/)
         end
 
+        # "R, both, L, both": the feet, where these danced last.
+        def both?(folded) = %w[both].include?(folded.compact.join(" ")) && !@last.nil? && @after != :upper
+
         def words = @tokens.map(&:text).join(" ")
 
         # Who goes round somewhere may face anywhere.
@@ -39,7 +42,7 @@ module Core
 
           return %i[weight] if act.step.name == "lunge" && other_leg?
 
-          return %i[weight] if stepped_over?(act, sides)
+          return %i[weight] if stepped_over?(act, sides) || whose_foot?(act, sides)
 
           jumped = act.step.name == "jump" && sides.any?
           bare = act.step.name == "lift knee" && act.noun == "knee" && act.ways.empty?
@@ -62,6 +65,14 @@ module Core
         # "lunge with left back": which leg the lunge is named after.
         def other_leg?
           @words.map(&:first).join(" ").match?(OTHER_LEG)
+        end
+
+        # "step heel R": the foot that steps, or the one whose heel it is.
+        def whose_foot?(act, sides)
+          before = @acts[@acts.index(act) - 1] if @acts.index(act).positive?
+          between = before && @words[before.from...act.from].map(&:first)
+          sides.one? && act.step.foot == :free && act.step.weights.empty? && before&.foot? &&
+            before.step.weights.any? && before.sides.empty? && !between.intersect?(%w[and then with])
         end
 
         # "step R half turn L": on the right foot, or over onto the left.
@@ -92,6 +103,9 @@ module Core
 
           Turning.of(act.amount, side, against: step.turn.negative?)
         end
+
+        # "land low": a hold is as low as it is said.
+        def level(act) = act.step.kind == :hold && act.ways.include?("low") ? :low : act.step.level
 
         def travel(act) = act.ways.filter_map { |way| Lexicon::WAYS[way] }.first
 

@@ -14,7 +14,8 @@ module Core
       STAYS = "(?:land|lands|landing|stop|stops|stopping|stand|stands|standing|stay|stays|staying|balance|balances|" \
               "balancing|balanced|pose|posing|remain|remains|arrive|catch|caught|rest|resting|be|up|rise|rises|" \
               "hold|freeze)"
-      IS = "(?:should be |is |stays |goes |ends |ends up |ending |finishes |still |all |now |will be |to be |comes )*"
+      IS = "(?:should be |is |stays |goes |ends |ends up |ending |finishes |still |all |now |will be |to be |comes |" \
+           "sinks |settles |drops |moves |shifts |transfers |rolls )*"
       FACES = Lexicon::FACED.keys.sort_by { |words| -words.size }.join("|")
 
       PATTERNS = {
@@ -36,10 +37,13 @@ module Core
                 "weight (?:is |stays )?(?:split|even|evenly|equal|equally|shared|centred|centered|between|" \
                 "in the (?:middle|" \
                 "centre|center))(?: (?:between|on) both(?: feet)?)?",
+        weight_open: "weight (?:stays|stay|remains|is|goes)(?: in the| at the)? " \
+                     "(?:front|back|forward|behind|there|middle)(?! (?:foot|leg))",
         weight: "(?:(?:with|so|have|keep|put|all|and|then|shift|shifting|leave|be|pose|stay) )*" \
                 "(?:#{ENDS} (?:with )?)?" \
                 "#{DET}weight #{IS}(?:forward |back |all |right )?(?:on |onto |over |in |to |into |" \
-                "over to )?#{DET}#{SIDE}#{FOOT}",
+                "over to )?(?:#{DET}(?:front|back|standing|supporting|other) (?:foot|leg) " \
+                "(?:which is |thats |that is |being |so ))?#{DET}#{SIDE}#{FOOT}",
         ended: "(?:so )?(?:you )?(?<word>#{ENDS}) (?:it |up |there |wide |everything |still |balanced |steady |" \
                "back |" \
                "standing |with |and |weight )*(?:on |onto |over )?#{DET}#{SIDE}\\b#{NOT_FEET}" \
@@ -59,6 +63,7 @@ module Core
         together: "(?:(?:and |then |up |down |land |landing )*(?:on|onto|with|to|in) (?:to |your |the )*" \
                   "(?:both|two|2) (?:feet|legs|foot)(?! off)|(?:back |come )*(?:to|onto|on) both\\z|" \
                   "(?:jump|land|hop|end|finish|stop|put|place|bring) (?:your )?both feet(?: down| together| back)?|" \
+                  "(?:place|plant|put|bring|land) both\\z|" \
                   "\\A(?:and |then |with |your )*(?:both|two|2) (?:feet|legs)" \
                   "(?: (?:on the floor|together|apart|in|down|flat))*\\z|(?:with |and |bring |put |your |the )*" \
                   "feet (?:tog|together|apart|wide|parallel|side by side|joined|shoulder width|hip width)" \
@@ -93,7 +98,7 @@ module Core
       }.transform_values { |text| /\b(?:#{text})\b/ }.freeze
       # Without these words a pattern need not be tried.
       SIGNS = {
-        none: /weight/, given: /weight/, weight: /weight/, free: /free/,
+        none: /weight/, given: /weight/, weight_open: /weight/, weight: /weight/, free: /free/,
         free_foot: /free|working/, supporting: /standing|supporting/, shared: /weight/, ended: /end|finish/,
         stands: /\b(?:on|onto|over) .*(?:left|right|both|it\b)/, lands_open: /land|finish|end|pose|hold/, lands: /land/,
         on_leg: /on /, to_foot: /to /,

@@ -5,6 +5,8 @@ module Core
     module Styles
       # Street styles.
       STREET = [
+        Step.of("six step", "coffee grinder", "baby freeze", "backspin", "headspin", "swipe", "flare",
+                "four step footwork", level: :floor, weights: [:floor], doubts: %i[facing], hazards: %w[floor_work]),
         Step.of("hook", "hooks", foot: :free, open: true),
         Step.of("two-step", "two step", weights: %i[lead other], swing: [0, 12], counts: 2, doubts: %i[weight]),
         Step.of("running man", weights: %i[lead other], swing: [0, 12], counts: 2),

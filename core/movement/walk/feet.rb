@@ -19,12 +19,20 @@ module Core
 
           bearing = step.foot == :standing ? side : other(side)
           begin_on_gesture(bearing) unless @state.weight.known? || @state.weight.source == :choice
-          ask(row, move, :same_foot, side) if @state.weight.value == other(bearing) && sure_feet? && !@implied
+          return contradict(row, move, side) if @state.weight.value == other(bearing) && sure_feet? && !@implied
           return put_somewhere(side, move) if step.foot == :put
 
           @put = nil
           @gesture = side
           lean_on(bearing)
+        end
+
+        # A foot that is used although it bears: something before it was otherwise.
+        def contradict(row, move, side)
+          ask(row, move, :same_foot, side)
+          @put = nil
+          @gesture = side
+          doubt([:weight], move)
         end
 
         def begin_on_gesture(bearing)
