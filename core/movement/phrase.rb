@@ -12,9 +12,12 @@ module Core
                "(?: the| your| crossing| stepping)*"
       FOOT = "(?<side>right|left)(?: (?:foot|leg|one))?(?: (?:over|behind)(?: the| your)? (?:right|left))?"
       FROM = "from (?:the |your )*(?<side>right|left)(?: foot| leg)?(?! (?:side|corner|wing|wall|shoulder|hip|to)\\b)"
-      FIRST = "#{BEGINS} #{FOOT}(?: first)?|#{FOOT} (?:first|starts|start|leads|begins)|#{FROM}".freeze
+      FIRST = "#{BEGINS} #{FOOT}(?: first)?|#{FOOT}(?: crossing| stepping| going)? " \
+              "(?:first|starts|start|leads|begins)|#{FROM}".freeze
       LEAD = /\b(?:#{FIRST})\b(?! \w* ?(?:arm|hand))/
       ROW_OF_SIDES = /(?:[\s,]+(?:right|left|rt|lt|lft|r|l)(?![[:alpha:]]))+\s*\z/i
+      # What it is like, and not what it is: "like a waltz".
+      LIKE = /\A(?:its |just |almost |a bit |sort of |kind of )*like (?:a|an|the|youre|when|its)\b/
       FREE_FEET = %i[weight].freeze
 
       include Facts
@@ -59,7 +62,8 @@ module Core
         moves = @acts.each_with_index.flat_map { |act, i| build(act, text(act, i)) }
         moves = moves.compact
         moves << Move.new(text: words, step: "close", kind: :step) if moves.empty? && in_again?(folded)
-        moves << Move.new(text: words, step: "feet together", kind: :step) if moves.empty? && both?(folded)
+        moves << Move.new(text: words, step: "feet together", kind: :step) if both?(folded, moves)
+        moves = [Move.new(text: words, kind: :state, doubts: %i[weight])] if centre?(folded)
         moves = with_statements(moves)
         Found.new(moves:, **@facts, lead: @lead, note: moves.empty?)
       end
@@ -76,6 +80,8 @@ module Core
 
       # Words about how it is danced.
       def advice?(folded)
+        return true if folded.compact.join(" ").match?(LIKE) && @acts.all? { |act| act.sides.empty? }
+
         @said.empty? && @lead.nil? && @acts.none?(&:foot?) && folded.compact.join(" ").match?(Lexicon::ADVICE)
       end
 
@@ -94,6 +100,7 @@ module Core
         return unknown(act, text) if act.step.nil?
         return [Move.new(text:, step: "heel drop", kind: :step)] if both_heels?(act, text)
 
+        return [Move.new(text:, step: "hold", kind: :hold)] if balanced?(act, text)
         return [turned_on(act, text)] if act.on && act.sides.one? && act.step.name == "pivot turn"
 
         sides = sides_of(act)

@@ -106,10 +106,19 @@ module Core
         # "draws a circle on the floor", "hands on the floor": nobody lies down by it.
         def lying_word?(step, element)
           return false unless LYING.include?(step.name) && element.word.match?(PLACE)
-          return false if step.name == "kneel" && @noun == "knee"
+          return kneeling_word? if step.name == "kneel" && (@noun == "knee" || Lexicon::FEET.include?(current&.noun))
           return true if @noun || current&.step&.name == "feet together"
 
           step.name != "sit on a chair" && others?(element)
+        end
+
+        # "right knee on the floor" kneels; "left foot on the right knee" does not.
+        def kneeling_word? = @noun != "knee" && current&.foot? && raised
+
+        # "left foot on the right knee": it is lifted there.
+        def raised
+          current.step = @vocabulary.find("lift")
+          true
         end
 
         # Whether a hip, the arms or a foot that works are on the floor.

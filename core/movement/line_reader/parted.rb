@@ -10,7 +10,8 @@ module Core
                  "ladies|gents|guys|leaders?|followers?|leads|follows|bases?|flyers?|seniors|" \
                  "juniors|soloists?|corps|littles|bigs|odds|evens|ones|twos|threes|(?:tall|small|little|big|older|" \
                  "younger|new|centre|center|middle|outside|inside|end) ones"
-        PARTS = "(?:front|back|middle|first|second|third|last|left|right|outside|inside|other|top|bottom) " \
+        PARTS = "(?:front|back|middle|first|second|third|1st|2nd|3rd|last|left|right|outside|inside|other|top|" \
+                "bottom) " \
                 "(?:row|line|half|group|circle|people)s?|[ab](?:['’]?s|(?= (?:step|go|hold)))|" \
                 "(?:group|team|partner|line|row|couple|number)s? (?:one|two|three|four|[1-4a-d])|" \
                 "half(?= (?:of|the|you|go|stay|hold|step|up|down|kneel|stand|sit|are|on|do)\\b)"

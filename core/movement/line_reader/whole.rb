@@ -7,7 +7,9 @@ module Core
       module Whole
         # Without one of these nobody sits.
         SITTING = /chair|stool|bench|wheel|seated/i
-        private_constant :SITTING
+        # "right two three, left two three": a waltz, called.
+        CHANT = /(?:\A|[,;]\s*|\band\s+)(?:right|left|[rl])[ -](?:two|2)[ -](?:three|3)(?=\s*(?:[,;.]|\z|\band\b))/i
+        private_constant :SITTING, :CHANT
 
         private
 
@@ -25,6 +27,7 @@ module Core
 
         # What is said about the whole line is taken out before its moves are read.
         def take_facts(text)
+          text = text.gsub(CHANT) { |said| said.sub(/(?:two|2)[ -](?:three|3)/i, "waltz") } if text.match?(CHANT)
           return text unless text.match?(FACTS)
 
           rest = text.sub(MEET) { (@facts[:meet] = Regexp.last_match[:count].to_i) && "," }

@@ -8,7 +8,8 @@ module Core
         HALVES = ["pivot turn", "ball-change"].freeze
         SEVERAL = /\b(?:two|three|four|five|six|seven|eight|\d) (?:steps|walks|runs)\b/
         OTHER_LEG = /\bwith (?:the |your )?(?:left|right) (?:leg |foot |one )?(?:back|behind)\b/
-        private_constant :HALVES, :SEVERAL, :OTHER_LEG
+        CENTRE = /\A(?:back |and |to |the )*(?:centre|center|middle)\z/
+        private_constant :HALVES, :SEVERAL, :OTHER_LEG, :CENTRE
 
         private
 
@@ -17,8 +18,18 @@ module Core
           @after == :gesture && folded.compact.join(" ").match?(/\A(?:and |then |come )*(?:back )?(?:in|home)\z/)
         end
 
-        # "R, both, L, both": the feet, where these danced last.
-        def both?(folded) = %w[both].include?(folded.compact.join(" ")) && !@last.nil? && @after != :upper
+        # "R, both, L, both", "left right left both": the feet, where these danced last.
+        def both?(folded, moves)
+          *before, last = folded.compact
+          return false unless last == "both" && @after != :upper
+
+          moves.empty? ? before.empty? && !@last.nil? : Lexicon::SIDES.key?(before.last) && @acts.all?(&:foot?)
+        end
+
+        # "go left, centre": which foot bears then nobody says.
+        def centre?(folded)
+          !@last.nil? && @after != :upper && folded.compact.join(" ").match?(CENTRE)
+        end
 
         def words = @tokens.map(&:text).join(" ")
 
@@ -54,6 +65,11 @@ module Core
           facing = { turn: act.amount ? nil : 0, facing: act.face }
           facing = { turn: Turning.of(act.amount, nil), facing: nil } if act.amount && act.face.nil?
           Move.new(text:, step: "turn", kind: :step, layer: :body, weight: act.sides.first, **facing)
+        end
+
+        # "and balance": without a foot nobody means the waltz step.
+        def balanced?(act, text)
+          act.step.name == "balancé" && act.sides.empty? && @lead.nil? && text.match?(/\bbalance\b/i)
         end
 
         # "heels R, toes R": both of them, and the weight stays.

@@ -31,6 +31,7 @@ module Core
         Step.of("side touch", "side tap", weights: [:lead], counts: 2),
         Step.of("step ball change", "step-ball-change", weights: %i[lead other lead], swing: [0, 12, 18], counts: 2),
         Step.of("shuffle ball change", weights: %i[lead other], swing: [12, 18], counts: 2),
+        Step.of("lock step", "lock steps", weights: %i[lead other lead], swing: [0, 6, 12], counts: 2),
         Step.of("lunge", "lunge out", "lunges", weights: [:lead]),
         Step.of("layout", "lay out", foot: :free, hazards: %w[back_bend]),
         Step.of("fan kick", "fan", foot: :free, counts: 2),
