@@ -56,3 +56,17 @@ RSpec.describe "while the database is away", :web do
     expect(last_response.body).not_to include "open sesame"
   end
 end
+
+RSpec.describe App::Web::Middleware::Connections, :web do
+  it "leaves a connection where it is whose transaction was opened around the request" do
+    mine = Records::Base.connection
+    gate = Queue.new
+    other = Thread.new do
+      Records::Base.connection_pool.with_connection { gate.pop }
+    end
+    get "/sign-in"
+    gate << true
+    other.join
+    expect(Records::Base.connection).to equal mine
+  end
+end
