@@ -15,7 +15,7 @@ module Core
         /\A(?:on|onto|to|into|at|in|along|across) (?:the |your )*(?:floor|ground|mat|carpet|deck)\b/ => "lie",
         /\A(?:on|onto|to) (?:the |your )?(?:left |right )?hip\b/ => "lie",
         /\A(?:on|onto) the back\b(?! wall| corner| leg| foot)/ => "lie",
-        /\A(?:on|onto|to) (?:your|my|our|their) (?:tummy|belly|stomach|spine|bottom|bum)\b/ => "lie",
+        /\A(?:on|onto|to) (?:your |my |our |their |the )?(?:tummy|belly|stomach|spine|bottom|bum)\b/ => "lie",
         /\A(?:on|onto|to) (?:your|my|our|their) back\b(?! wall| corner| leg| foot)/ => "lie",
         /\A(?:on|onto) (?:your |the )*(?:other )?(?:side|front)\b(?! foot| leg| of)/ => "lie",
         /\A(?:on|onto|to|into|in) (?:the |your |a )*(?:chair|seat|stool|bench)s?\b(?! pose)/ => "sit on a chair",

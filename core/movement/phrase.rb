@@ -21,6 +21,7 @@ module Core
       FREE_FEET = %i[weight].freeze
 
       include Facts
+      include LeftOpen
       include Stated
 
       # tokens: Tokens::Token of words; last: the foot that was named last; first: whether nothing was danced before;

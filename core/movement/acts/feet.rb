@@ -40,7 +40,11 @@ module Core
         end
 
         # "R L R kick": what has the free foot comes after the steps.
-        def steps_before?(step) = @sides.size > 1 && step.foot == :free
+        def steps_before?(step)
+          return @after != :upper if step.kind == :hold
+
+          @sides.size > 1 && step.foot == :free
+        end
 
         # Sides without a verb, each a step of its own: "R L R L".
         def put_sides

@@ -73,9 +73,15 @@ module Core
         # Words of a step that only say more of the one before: how it begins, what it ends in, how low it stops.
         def shapes?(step, element)
           if crossed_first?(step, element) then crossing
-          elsif posed?(step) then current.ways += [element.word]
+          elsif posed?(step) || passed?(step) then current.ways += [element.word]
           elsif stops_low?(step, element) then current.step = step
           end
+        end
+
+        # "to standing via a squat": on the way.
+        def passed?(step)
+          on_the_way = [before, before(2)].any? { |each| %w[via through from].include?(each&.word) }
+          step.name == "drop" && !current.nil? && on_the_way
         end
 
         # "melt to a squat": no lower than that.
@@ -86,8 +92,11 @@ module Core
 
         # "step right to lunge", "step R into an arabesque": what the step ends in.
         def posed?(step)
-          POSES.include?(step.name) && current&.foot? && current.step.weights.any? && current.sides.any? && !@joined &&
-            @sides.empty? && [before, before(2)].any? { |each| %w[to into].include?(each&.word) }
+          return false unless POSES.include?(step.name) && current&.foot? && !@joined && @sides.empty?
+
+          stepped = current.step.weights.any? && current.sides.any?
+          (stepped || current.step.foot == :rise) &&
+            [before, before(2)].any? { |each| %w[to into].include?(each&.word) }
         end
 
         # "body to the corner": how far it faces there nobody says.

@@ -47,7 +47,7 @@ module Core
         ended: "(?:so )?(?:you )?(?<word>#{ENDS}) (?:it |up |there |wide |everything |still |balanced |steady |" \
                "back |" \
                "standing |with |and |weight )*(?:on |onto |over )?#{DET}#{SIDE}\\b#{NOT_FEET}" \
-               "(?: foot| leg| feet| one)?" \
+               "(?: foot\\b| leg\\b| feet\\b| one\\b)?+" \
                "(?! (?:in|on|over|back|front|up|behind|shoulder|out|forward|crossed|across|pointed|popped|" \
                "raised|lifted|" \
                "bent|turned|flexed|touching|resting|beside|next|high|extended))",
@@ -78,7 +78,8 @@ module Core
                 "legs|" \
                 "footwork) (?:are |is |stay )?(?:whatever|any|free|anything|however|optional|doesnt matter|" \
                 "your choice|up to you)|(?:doesnt|does not|dont) (?:matter|mind) (?:which|what) (?:foot|feet|leg)",
-        away: "(?:with )?(?:your )?backs? (?:to|towards) (?:us|me|you|the audience|audience|the front|front|" \
+        away: "(?!back to front\\b)(?:with )?(?:your )?backs? (?:to|towards) " \
+              "(?:us|me|you|the audience|audience|the front|front|" \
               "the crowd|" \
               "the house)|(?:face|faces|facing|look|looking) away(?: from (?:us|me|the audience|the front))?",
         shoulder: "(?<side>right|left) shoulders? (?:is |are )?(?:to|towards|at) (?:the )?(?<to>us|me|you|" \

@@ -16,7 +16,7 @@ module Core
                 weights: [:lead]),
         Step.of("feet together", "feet tog", "feet apart", "both feet", "stand together", "land together",
                 "stands together", weights: [:both]),
-        Step.of("cross", "cross step", "x step", "cross over", "cross behind", "crosses", "crosses over",
+        Step.of("cross", "cross step", "x-step", "cross over", "cross behind", "crosses", "crosses over",
                 "cross in front",
                 "step across", weights: [:lead], open: true),
         Step.of("touch", "tch", "tap", "toe tap", "tip", "touches", "taps", "tapping", foot: :free, open: true),

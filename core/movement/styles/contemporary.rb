@@ -25,6 +25,9 @@ module Core
         Step.of("tilt", foot: :free, counts: 2, open: true),
         Step.of("push up", "plank", "push to plank", level: :floor, weights: [:floor], open: true,
                                                      hazards: %w[floor_work]),
+        Step.of("childs pose", "child's pose", "cobra", "downward dog", "down dog", "table top", "tabletop",
+                level: :floor, weights: [:floor], doubts: %i[level], hazards: %w[floor_work]),
+        Step.of("fall catch", "fall and catch", "fall to catch", weights: [:lead]),
         Step.of("knee slide", level: :kneeling, weights: [:floor], counts: 2, hazards: %w[knee_drop]),
         Step.of("rise to knees", "up to knees", "come to kneeling", level: :kneeling, weights: [:floor]),
         Step.of("crawl", "crawls", "crawling", level: :floor, weights: [:floor], hazards: %w[floor_work])

@@ -7,6 +7,7 @@ module Core
       STREET = [
         Step.of("six step", "coffee grinder", "baby freeze", "backspin", "headspin", "swipe", "flare",
                 "four step footwork", level: :floor, weights: [:floor], doubts: %i[facing], hazards: %w[floor_work]),
+        Step.of("t-step", "t step", "t steps", doubts: %i[weight]),
         Step.of("hook", "hooks", foot: :free, open: true),
         Step.of("two-step", "two step", weights: %i[lead other], swing: [0, 12], counts: 2, doubts: %i[weight]),
         Step.of("running man", weights: %i[lead other], swing: [0, 12], counts: 2),

@@ -1,0 +1,89 @@
+# frozen_string_literal: true
+
+module Core
+  module Movement
+    class Phrase
+      # What a step leaves open by the way it is said: which foot, how often, which way it faces.
+      module LeftOpen
+        HALVES = ["pivot turn", "ball-change"].freeze
+        SEVERAL = /\b(?:two|three|four|five|six|seven|eight|\d) (?:steps|walks|runs)\b/
+        OTHER_LEG = /\bwith (?:the |your )?(?:left|right) (?:leg |foot |one )?(?:back|behind)\b/
+        private_constant :HALVES, :SEVERAL, :OTHER_LEG
+
+        private
+
+        # Who goes round somewhere may face anywhere.
+        def astray(act)
+          going = %w[walk run skip gallop].include?(act.step.name)
+          return [:facing] if act.step.name == "circle" && act.from.zero? && act.sides.any?
+
+          going && act.ways.intersect?(%w[round around upstage]) ? [:facing] : []
+        end
+
+        # What a step leaves open; not which way it faces, where that was said.
+        def own_doubts(act)
+          doubts = act.toward && act.step.each ? [:weight, *act.step.doubts] : act.step.doubts
+          doubts |= [:weight] if doubled?(act)
+          (act.amount || act.face) && act.step.level != :floor ? doubts - [:facing] : doubts
+        end
+
+        # "double chassé R": how many of them that is.
+        def doubled?(act)
+          act.amount && act.step.turn.zero? && act.step.weights.any? && @words.map(&:first).include?("double")
+        end
+
+        # Where a step lands that is said in a way that two people understand differently.
+        def landing(act, sides)
+          return %i[weight start] if half_said?(act, sides) || several?(act)
+
+          open = onto_or_toward?(act, sides) || other_leg?(act) || stepped_over?(act, sides) ||
+            whose_foot?(act, sides) || whose_knee?(act, sides)
+          open ? [:weight] : []
+        end
+
+        # "jump L": to the left, or onto it; "R knee": up, or only bent.
+        def onto_or_toward?(act, sides)
+          return sides.any? if act.step.name == "jump"
+
+          act.step.name == "lift knee" && act.noun == "knee" && act.ways.empty?
+        end
+
+        # "lunge with left back": which leg the lunge is named after.
+        def other_leg?(act) = act.step.name == "lunge" && @words.map(&:first).join(" ").match?(OTHER_LEG)
+
+        # "step heel R": the foot that steps, or the one whose heel it is.
+        def whose_foot?(act, sides)
+          before = before(act)
+          between = before && @words[before.from...act.from].map(&:first)
+          sides.one? && act.step.foot == :free && act.step.weights.empty? && before&.foot? &&
+            before.step.weights.any? && before.sides.empty? && !between.intersect?(%w[and then with])
+        end
+
+        # "step knee R".
+        def whose_knee?(act, sides) = act.noun == "knee" && sides.one? && act.step.name == "step" && act.ways.empty?
+
+        # "step R half turn L": on the right foot, or over onto the left.
+        def stepped_over?(act, sides)
+          before = before(act)
+          act.step.name == "turn" && act.amount == 4 && !act.on && sides.one? && before&.foot? &&
+            before.step.weights.any? && before.sides.last == Lexicon::OTHER[sides.first]
+        end
+
+        def before(act) = @acts.index(act).positive? ? @acts[@acts.index(act) - 1] : nil
+
+        # "two steps right two steps left": the way, and nobody says which foot begins.
+        def several?(act)
+          @acts.size > 1 && %w[step walk run].include?(act.step.name) &&
+            @words.map(&:first).join(" ").scan(SEVERAL).size > 1
+        end
+
+        # "pivot", "ball change" without a foot: the step before may be its first half. "pivot quarter R": the way.
+        def half_said?(act, sides)
+          return sides.one? && !act.amount.nil? if sides.any? && act.step.name.include?("pivot")
+
+          sides.empty? && HALVES.include?(act.step.name) && @after != :gesture
+        end
+      end
+    end
+  end
+end
