@@ -77,7 +77,7 @@ module Core
         number = Lexicon::NUMBERS[said]
         return and_count if JOINING.include?(said)
         return often if OFTEN.key?(said) && @found.last&.kind == :word
-        return keep if number.nil? || value(1).match?(/\Aquarters?\z/)
+        return keep if number.nil? || value(1).match?(/\Aquarters?\z/) || (number == 3 && step_turn?(3))
 
         spoken_count?(number) ? count(number) : amount_or_word(number)
       end
@@ -85,7 +85,7 @@ module Core
       # A number in digits.
       def number
         text = @tokens[@at].text
-        return keep_as_word if text == "3" && step_turn?
+        return keep_as_word if text == "3" && step_turn?(@last + 1)
         return take(text.to_i) if plain?(text)
         return keep_as_word if text == "&" && joining?
         return take(last_of(token)) unless text.match?(/\A\d+\z/)
@@ -94,8 +94,8 @@ module Core
         amount?(given) ? amount(given) : count(given)
       end
 
-      # "3 step turn", where no count 3 is due.
-      def step_turn? = value(1) == "step" && value(2) == "turn" && @last != 2
+      # "3 step turn", where no count 3 is due; "three step turn" always is one.
+      def step_turn?(due) = value(1) == "step" && value(2) == "turn" && (due != 3 || value == "three")
 
       # One digit before a word or a break that makes nothing else of it: the common case, decided at once.
       def plain?(text)

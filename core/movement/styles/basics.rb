@@ -34,7 +34,7 @@ module Core
                 "draw", "draws", "drag", "drags", "dragging", "pull in", foot: :free, open: true),
         Step.of("put", "puts", "bring", "brings", "lower", "lowers", "bring back", "take back", "set", "come in",
                 "comes in", "land it", "lands it", "goes out", "goes in", foot: :put, open: true),
-        Step.of("switch", "switches", "switch feet", "swap feet", doubts: %i[weight], open: true),
+        Step.of("switch", "switches", "switch feet", doubts: %i[weight], open: true),
         Step.of("stamp", "stomp", "stamps", "stomps", "stomping", "stamping", weights: [:lead]),
         Step.of("jump", "jumps", "jmp", "jump apart", "jump together", "bounce jump", "jumping", "jumping jack",
                 "jumping jacks", "star jump", "tuck jump", "toe touch jump", "spring", "jump out", "jump in",
