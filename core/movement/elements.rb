@@ -12,7 +12,7 @@ module Core
       # Prepositional phrases of level and place: what they say, longest first.
       PLACES = {
         /\A(?:on|onto|to|into|in|down (?:to|on|onto)) (?:the |your |a |one |both |right |left )*knee\b/ => "kneel",
-        /\A(?:on|onto|to|into|at|in|along|across) (?:the |your )*(?:floor|ground|mat|carpet|deck)\b/ => "lie",
+        /\A(?:on|onto|to|into) (?:the |your )*(?:floor|ground|mat|carpet|deck)\b/ => "lie",
         /\A(?:on|onto|to) (?:the |your )?(?:left |right )?hip\b/ => "lie",
         /\A(?:on|onto) the back\b(?! wall| corner| leg| foot)/ => "lie",
         /\A(?:on|onto|to) (?:your |my |our |their |the )?(?:tummy|belly|stomach|spine|bottom|bum)\b/ => "lie",

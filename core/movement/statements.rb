@@ -61,6 +61,7 @@ module Core
       def said_ended(match, _text) = { weight: foot(match), ending: true }
       def said_stands(match, _text) = match[:side] == "it" ? { same: true } : { weight: foot(match) }
       def said_lands(match, _text) = { weight: foot(match) }
+      def said_either_foot(_match, _text) = { weight: :open }
       def said_lands_open(_match, _text) = { weight: :open }
       def said_to_foot(match, _text) = { weight: foot(match) }
       def said_on_leg(match, _text) = { weight: foot(match) }

@@ -7,9 +7,10 @@ module Core
     class Times
       STAYS = %w[touch point heel kick hop tendu put].to_set.freeze
       STEPS = %w[step walk run].freeze
+      TOWARD = /\b(?:walk|step|run|march)\s+(?:to (?:the|your) )?(?:right|left)\s*\d*\z/i
       PLURAL = /\b(?:steps|walks|runs|marches|stamps|stomps|jumps|hops)\b/i
       SIDED = /(?<![[:alpha:]])(?:starting|start|with|from the|right|left|rt|lt|r|l)(?![[:alpha:]])/i
-      private_constant :STAYS, :STEPS, :PLURAL, :SIDED
+      private_constant :STAYS, :STEPS, :TOWARD, :PLURAL, :SIDED
 
       # The same once more: with the free foot, where it is danced from foot to foot.
       def self.follow(move)
@@ -95,7 +96,7 @@ module Core
       # "8 steps left": the way, or the foot that begins.
       def way?(move)
         @lead.nil? && !move.side.nil? && STEPS.include?(move.step) &&
-          move.text.match?(/s\s+(?:to (?:the|your) )?(?:right|left|r|l)\s*\z/i)
+          (move.text.match?(/s\s+(?:to (?:the|your) )?(?:right|left|r|l)\s*\z/i) || move.text.match?(TOWARD))
       end
 
       def repeated(moves, times)

@@ -116,9 +116,14 @@ module Core
         def lying_word?(step, element)
           return false unless LYING.include?(step.name) && element.word.match?(PLACE)
           return kneeling_word? if step.name == "kneel" && (@noun == "knee" || Lexicon::FEET.include?(current&.noun))
-          return true if @noun || current&.step&.name == "feet together"
+          return true if @noun || current&.step&.name == "feet together" || pressed?(element)
 
           step.name != "sit on a chair" && others?(element)
+        end
+
+        # "stomp into the floor": nobody lies down by it.
+        def pressed?(element)
+          element.word.start_with?("into") && current&.foot? && current.step.weights.any? && current.step.level.nil?
         end
 
         # "right knee on the floor" kneels; "left foot on the right knee" does not.

@@ -53,6 +53,8 @@ module Core
           return 0 if step.level == :floor
 
           side = Lexicon::OTHER[side] if side && act.toward && step.turn.negative?
+          return if side.nil? && act.amount.nil? && (step.turn % 4) != 0
+
           return Turning.signed(step.turn, side) if step.turn != 0 && act.amount.nil?
           return 0 unless step.name == "turn" || step.turn != 0 || act.amount
 

@@ -37,7 +37,7 @@ module Core
           return %i[weight start] if half_said?(act, sides) || several?(act)
 
           open = onto_or_toward?(act, sides) || other_leg?(act) || stepped_over?(act, sides) ||
-            whose_foot?(act, sides) || whose_knee?(act, sides)
+            whose_foot?(act, sides) || whose_knee?(act, sides) || toward?(act)
           open ? [:weight] : []
         end
 
@@ -57,6 +57,13 @@ module Core
           between = before && @words[before.from...act.from].map(&:first)
           sides.one? && act.step.foot == :free && act.step.weights.empty? && before&.foot? &&
             before.step.weights.any? && before.sides.empty? && !between.intersect?(%w[and then with])
+        end
+
+        # "side steps to the right", "pas de bourrée to the right": where to, and not with which foot.
+        def toward?(act)
+          return false unless act.toward
+
+          act.step.name == "pas de bourrée" || @words.map(&:first).intersect?(%w[steps walks runs])
         end
 
         # "step knee R".

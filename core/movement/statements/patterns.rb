@@ -57,6 +57,8 @@ module Core
         to_foot: "(?:up|down|back|over) (?<tail>to #{DET}(?<side>right|left) (?:foot|leg))",
         on_leg: "\\A(?:(?:so|you|youre|be|get|and|now|are|all|then) )*on #{DET}(?<side>right|left) (?:foot|leg)\\b" \
                 "(?! (?:step|tap|kick))",
+        either_foot: "(?:land |lands |landing |stand |balance |end |finish |up |be |stay )?(?:on|onto) " \
+                     "(?:one|the other|whichever|a different) (?:foot|leg)",
         lands_open: "(?:land|lands|landing|finish|end|pose|hold)(?: with| on)? (?:the |your )*(?:left|right)" \
                     "(?: foot| leg)? (?:behind|in front|back|front)",
         lands: "(?<word>land|lands|landing) (?<tail>(?:on |on the )?(?<side>right|left|both)(?: foot| feet)?)",
@@ -101,7 +103,8 @@ module Core
       SIGNS = {
         none: /weight/, given: /weight/, weight_open: /weight/, weight: /weight/, free: /free/,
         free_foot: /free|working/, supporting: /standing|supporting/, shared: /weight/, ended: /end|finish/,
-        stands: /\b(?:on|onto|over) .*(?:left|right|both|it\b)/, lands_open: /land|finish|end|pose|hold/, lands: /land/,
+        stands: /\b(?:on|onto|over) .*(?:left|right|both|it\b)/, either_foot: /\bon(?:to)? .*(?:foot|leg)/,
+        lands_open: /land|finish|end|pose|hold/, lands: /land/,
         on_leg: /on /, to_foot: /to /,
         together: /feet|both|two|2/,
         position: /first|second|fo?u?rth|fifth|parallel|\d(?:st|nd|th)/, choice: /feet|foot|legs?\b|steps|footwork/,
