@@ -43,8 +43,13 @@ module Core
         def steps_before?(step)
           return @after != :upper if step.kind == :hold
 
-          @sides.size > 1 && step.foot == :free
+          return step.foot == :free && other_side_next? if @sides.one?
+
+          step.foot == :free || step.layer != :feet
         end
+
+        # "back L touch R": the first is a step.
+        def other_side_next? = following&.kind == :side && following.value != @sides.first.value
 
         # Sides without a verb, each a step of its own: "R L R L".
         def put_sides
@@ -69,10 +74,13 @@ module Core
 
         def loose_sides
           return put_noun if @noun
-          return unnamed if @sides.size == 1 && current.nil? && %i[upper unknown].include?(@after)
+          return unnamed if @sides.size == 1 && (told_of? || (current.nil? && %i[upper unknown].include?(@after)))
 
           put_sides
         end
+
+        # "the right is just decoration".
+        def told_of? = current&.step.nil? && @elements.any? { |each| %w[is was are].include?(each.word) }
 
         # A side after what the arms did, or after what nobody knows, is no step.
         def unnamed

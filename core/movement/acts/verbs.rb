@@ -116,13 +116,15 @@ module Core
         def lying_word?(step, element)
           return false unless LYING.include?(step.name) && element.word.match?(PLACE)
           return kneeling_word? if step.name == "kneel" && (@noun == "knee" || Lexicon::FEET.include?(current&.noun))
-          return true if @noun || current&.step&.name == "feet together" || pressed?(element)
+          return true if on_feet?(element)
 
           step.name != "sit on a chair" && others?(element)
         end
 
-        # "stomp into the floor": nobody lies down by it.
-        def pressed?(element)
+        # "both feet on the floor", "stomp into the floor": nobody lies down by it.
+        def on_feet?(element)
+          return true if @noun || current&.step&.name == "feet together"
+
           element.word.start_with?("into") && current&.foot? && current.step.weights.any? && current.step.level.nil?
         end
 

@@ -66,13 +66,23 @@ module Core
         end
 
         def take_part(element)
-          @sides = []
-          return current.layer = element.value if current&.upper? && current.step.nil? && current.to == element.at
-          return current.layer = element.value if qualified?(element)
+          steps_before_arms(element)
+          return current.layer = element.value if named_part?(element)
           return if current&.upper?
           return join_part(element) if current&.foot? && !@joined
 
           start(element, layer: element.value)
+        end
+
+        # "R L R L arms wild": steps of their own.
+        def steps_before_arms(element)
+          put_sides if @sides.size > 1 && SEVERAL.include?(element.word) && before&.kind == :side
+          @sides = []
+        end
+
+        # Whether only now it is said whose the words before are.
+        def named_part?(element)
+          (current&.upper? && current.step.nil? && current.to == element.at) || qualified?(element)
         end
 
         # What the arms do on the way belongs to the step's words; an open verb that only now gets its part is the

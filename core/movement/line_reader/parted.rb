@@ -6,7 +6,8 @@ module Core
       # Where not everybody dances the same: "odds step R, evens step L", "half up, half down", "step R or L". Each move
       # is read, but what it changes is known of nobody in particular.
       module Parted
-        PEOPLE = "(?:wheelchair|chair) users|(?:standing|seated) (?:dancers|people|ones)|girls|boys|men|women|" \
+        PEOPLE = "(?:wheelchair|chair) users|(?:standing|seated) (?:dancers|people|ones)|standers|sitters|girls|" \
+                 "boys|men|women|" \
                  "ladies|gents|guys|leaders?|followers?|leads|follows|bases?|flyers?|seniors|" \
                  "juniors|soloists?|corps|littles|bigs|odds|evens|ones|twos|threes|(?:tall|small|little|big|older|" \
                  "younger|new|centre|center|middle|outside|inside|end) ones"
@@ -32,7 +33,7 @@ module Core
           girls boys men women ladies gents guys leader leaders follower followers leads follows base bases flyer flyers
           seniors juniors soloist soloists corps littles bigs odds evens ones twos threes row rows line lines half halfs
           group groups circle circles people peoples team teams partner partners couple couples number numbers as bs a b
-          rest others else some if side users dancers
+          rest others else some if side users dancers standers sitters
         ].to_set.freeze
         private_constant :SIGNS, :PEOPLE, :PARTS, :OTHERS, :REST, :HALVES, :HALF_OF, :SUBJECT, :NAMED, :ALL,
                          :EVERYBODY, :CHOSEN

@@ -49,7 +49,7 @@ module Core
 
         def speak(group, positions)
           found = phrase(group)
-          @facts[:entry] = found.entry.merge(@facts[:entry])
+          @facts[:entry] = found.entry.merge(@facts[:entry]) unless parted?
           @facts[:exit].merge!(found.exit)
           return without_moves(group, found, positions) if found.moves.empty? || label?(group, found)
           return @only = found.moves.first.layer if group.label && found.moves.all? { |move| generic?(move) }

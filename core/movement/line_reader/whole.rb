@@ -18,7 +18,7 @@ module Core
 
           @chair = @text.match?(/\b(?:chairs?|stools?|bench(?:es)?)\b/i)
           match = SEATED.match(@text) or return
-          return if @text.match?(/\b(?:standing (?:dancers|people|ones)|others|the rest)\b/i)
+          return if @text.match?(/\b(?:standing (?:dancers|people|ones)|standers|others|the rest)\b/i)
           return if match.post_match.match?(/\A[^,]*on the floor/i)
 
           @facts[:entry].merge!(weight: :seated, level: :seated)

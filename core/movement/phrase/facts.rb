@@ -53,12 +53,15 @@ module Core
           return 0 if step.level == :floor
 
           side = Lexicon::OTHER[side] if side && act.toward && step.turn.negative?
-          return if side.nil? && act.amount.nil? && (step.turn % 4) != 0
-
-          return Turning.signed(step.turn, side) if step.turn != 0 && act.amount.nil?
+          return usual_turn(step, side) if step.turn != 0 && act.amount.nil?
           return 0 unless step.name == "turn" || step.turn != 0 || act.amount
 
           Turning.of(act.amount, side, against: step.turn.negative?)
+        end
+
+        # As far as the step always turns; nobody knows which way without a side, where that matters.
+        def usual_turn(step, side)
+          Turning.signed(step.turn, side) unless side.nil? && (step.turn % 4) != 0
         end
 
         # "land low": a hold is as low as it is said.

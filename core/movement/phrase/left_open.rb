@@ -37,7 +37,7 @@ module Core
           return %i[weight start] if half_said?(act, sides) || several?(act)
 
           open = onto_or_toward?(act, sides) || other_leg?(act) || stepped_over?(act, sides) ||
-            whose_foot?(act, sides) || whose_knee?(act, sides) || toward?(act)
+            whose_foot?(act, sides) || whose_knee?(act, sides) || toward?(act) || up?(act)
           open ? [:weight] : []
         end
 
@@ -65,6 +65,9 @@ module Core
 
           act.step.name == "pas de bourrée" || @words.map(&:first).intersect?(%w[steps walks runs])
         end
+
+        # "up R foot": onto it, or it goes up.
+        def up?(act) = act.step.foot == :rise && act.sides.one? && act.noun == "foot"
 
         # "step knee R".
         def whose_knee?(act, sides) = act.noun == "knee" && sides.one? && act.step.name == "step" && act.ways.empty?

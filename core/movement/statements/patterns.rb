@@ -55,7 +55,8 @@ module Core
                 "(?<tail>(?:on|onto|over) #{DET}(?<side>both|right|left|it)\\b#{NOT_FEET}" \
                 "(?: foot| leg| feet| one)?)(?! side)",
         to_foot: "(?:up|down|back|over) (?<tail>to #{DET}(?<side>right|left) (?:foot|leg))",
-        on_leg: "\\A(?:(?:so|you|youre|be|get|and|now|are|all|then) )*on #{DET}(?<side>right|left) (?:foot|leg)\\b" \
+        on_leg: "\\A(?:(?:so|you|youre|be|get|and|now|are|all|then|everything|everythings|everyones|weights|" \
+                "is) )*on #{DET}(?<side>right|left) (?:foot|leg)\\b" \
                 "(?! (?:step|tap|kick))",
         either_foot: "(?:land |lands |landing |stand |balance |end |finish |up |be |stay )?(?:on|onto) " \
                      "(?:one|the other|whichever|a different) (?:foot|leg)",
