@@ -120,16 +120,17 @@ module Core
       def take_side(element)
         return if part_next? || unmeant? || placed_beside?
         return current.sides << element.value if unknown_yet?
+        return begin_with(element) if led?(current)
         return @sides << element if begins_anew?
         return if current.upper?
         return current.round = element.value if turned_by?(current)
 
-        current.toward = true if word_before == "to"
+        current.toward = true if %w[to towards].include?(word_before)
         current.sides << element.value
       end
 
       # The word before a side, its article left out.
-      def word_before = before&.word == "the" ? before(2)&.word : before&.word
+      def word_before = %w[the your].include?(before&.word) ? before(2)&.word : before&.word
 
       # "not the right", "using the right foot": a side that nobody steps on.
       def unmeant? = word_before == "using" || (before&.word == "the" ? before(2) : before)&.kind == :no

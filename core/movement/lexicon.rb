@@ -17,7 +17,7 @@ module Core
         "backwards" => "back", "thru" => "through", "tho" => "though", "rnd" => "round", "bth" => "both",
         "insted" => "instead", "xs" => "times", "sidewards" => "side", "sideways" => "side", "diag" => "diagonal",
         "qtr" => "quarter", "hlf" => "half", "til" => "until", "till" => "until", "cts" => "counts", "ct" => "count",
-        "rec" => "recover",
+        "rec" => "recover", "foots" => "foot is", "weights" => "weight is",
         "repl" => "replace", "knees" => "knee", "toes" => "toe", "heels" => "heel", "feet" => "feet", "pls" => "please"
       }.freeze
 

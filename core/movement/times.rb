@@ -38,7 +38,7 @@ module Core
         moves = lone_side(@moves)
         moves = as_many(moves, @group.amount) if counted?(moves)
         moves = amid(moves) if @group.amount&.between?(2, 32) && moves.size > 1
-        moves = as_many(moves, @group.over) if lasting?(moves)
+        moves = [*as_many(moves.first(1), @group.over), *moves.drop(1)] if lasting?(moves)
         @group.times ? repeated(moves, @group.times) : moves
       end
 
@@ -70,9 +70,12 @@ module Core
 
       # "march for 8": one on every count.
       def lasting?(moves)
-        @group.over&.between?(2, 32) && moves.size == 1 &&
-          (moves.first.step.to_s.end_with?("walk") || moves.first.text.match?(/\bsteps\b/i))
+        @group.over&.between?(2, 32) && moves.any? && moves.drop(1).none? { |move| feet?(move) } &&
+          (moves.first.step.to_s.end_with?("walk") || even_runs?(moves.first) || moves.first.text.match?(/\bsteps\b/i))
       end
+
+      # One on every count, or two: it comes to the same foot.
+      def even_runs?(move) = move.step == "run" && @group.over.even?
 
       # "eight walks": as many as are not named one by one.
       def counted?(moves)

@@ -137,6 +137,16 @@ module Core
             [nil, :and].include?(following&.kind)
         end
 
+        # "walk to your right with the right foot": that foot begins.
+        def led?(act)
+          act&.toward && act.sides.one? && [before, before(2)].any? { |each| each&.kind == :with }
+        end
+
+        def begin_with(element)
+          current.sides = [element.value]
+          current.toward = nil
+        end
+
         # What comes after a row of sides.
         def after_sides = @elements[(@at + 1)..].find { |element| !%i[side filler].include?(element.kind) }
 

@@ -37,7 +37,8 @@ module Core
                 "weight (?:is |stays )?(?:split|even|evenly|equal|equally|shared|centred|centered|between|" \
                 "in the (?:middle|" \
                 "centre|center))(?: (?:between|on) both(?: feet)?)?",
-        weight_open: "weight (?:stays|stay|remains|is|goes)(?: in the| at the)? " \
+        weight_open: "(?:its|it is) in the (?:middle|centre|center)(?! of)|" \
+                     "weight (?:stays|stay|remains|is|goes)(?: in the| at the)? " \
                      "(?:front|back|forward|behind|there|middle)(?! (?:foot|leg))",
         weight: "(?:(?:with|so|have|keep|put|all|and|then|shift|shifting|leave|be|pose|stay) )*" \
                 "(?:#{ENDS} (?:with )?)?" \
@@ -48,7 +49,7 @@ module Core
                "back |" \
                "standing |with |and |weight )*(?:on |onto |over )?#{DET}#{SIDE}\\b#{NOT_FEET}" \
                "(?: foot\\b| leg\\b| feet\\b| one\\b)?+" \
-               "(?! (?:in|on|over|back|front|up|behind|shoulder|out|forward|crossed|across|pointed|popped|" \
+               "(?! (?:is )?(?:in|on|over|back|front|up|behind|shoulder|out|forward|crossed|across|pointed|popped|" \
                "raised|lifted|" \
                "bent|turned|flexed|touching|resting|beside|next|high|extended))",
         stands: "(?<word>#{STAYS}) (?:it |up |there |wide |still |steady |tall |and hold |down |back )*" \
@@ -102,7 +103,7 @@ module Core
       }.transform_values { |text| /\b(?:#{text})\b/ }.freeze
       # Without these words a pattern need not be tried.
       SIGNS = {
-        none: /weight/, given: /weight/, weight_open: /weight/, weight: /weight/, free: /free/,
+        none: /weight/, given: /weight/, weight_open: /weight|in the/, weight: /weight/, free: /free/,
         free_foot: /free|working/, supporting: /standing|supporting/, shared: /weight/, ended: /end|finish/,
         stands: /\b(?:on|onto|over) .*(?:left|right|both|it\b)/, either_foot: /\bon(?:to)? .*(?:foot|leg)/,
         lands_open: /land|finish|end|pose|hold/, lands: /land/,
