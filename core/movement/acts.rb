@@ -22,6 +22,7 @@ module Core
       include Whose
       include Feet
       include Turned
+      include Shaped
 
       # elements: [Elements::Element]; after: the layer of the move before them, and whether that was a foot's gesture.
       def initialize(elements, vocabulary, after: nil)
@@ -83,7 +84,7 @@ module Core
         step = element.value
         return take_way(element) if way?(step, element)
         return denied(element) if before&.kind == :no
-        return if shapes?(step, element) || lying_word?(step, element)
+        return if no_step?(step, element)
         return if (step.open && open_verb(step, element)) || turn_said?(step)
         return name_unknown(step) if level_said?(step, element) || qualified?(element)
 
@@ -132,8 +133,12 @@ module Core
       # The word before a side, its article left out.
       def word_before = %w[the your].include?(before&.word) ? before(2)&.word : before&.word
 
-      # "not the right", "using the right foot": a side that nobody steps on.
-      def unmeant? = word_before == "using" || (before&.word == "the" ? before(2) : before)&.kind == :no
+      # "not the right", "using the right foot", "travelling right": a side that nobody steps on.
+      def unmeant?
+        return true if %w[using travelling traveling moving heading].include?(word_before)
+
+        (before&.word == "the" ? before(2) : before)&.kind == :no
+      end
 
       def take_way(element)
         way = element.word

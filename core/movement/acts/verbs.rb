@@ -7,8 +7,7 @@ module Core
       module Verbs
         # How a step is danced, and not which it is: "sneaky", "stomping", "softly".
         HOW = /(?:ly|ing|y|ish|like|ed)\z/
-        POSES = %w[lunge arabesque attitude passé].freeze
-        private_constant :POSES, :HOW
+        private_constant :HOW
 
         private
 
@@ -56,47 +55,6 @@ module Core
           @denied = false if %w[and with but just then instead].include?(element.word)
           @denied = true if %w[dont never].include?(element.word) && current
           @denied
-        end
-
-        # "jazz square crossing left over right": how it begins.
-        def crossed_first?(step, element)
-          step.name == "cross" && element.word == "crossing" && current&.foot? && current.sides.empty? &&
-            current.step.weights.size > 1 && following&.kind == :side
-        end
-
-        def crossing
-          current.sides << following.value
-          current.ways += [following(2).word] if PLACING.include?(following(2)&.word)
-          @at += 1
-        end
-
-        # Words of a step that only say more of the one before: how it begins, what it ends in, how low it stops.
-        def shapes?(step, element)
-          if crossed_first?(step, element) then crossing
-          elsif posed?(step) || passed?(step) then current.ways += [element.word]
-          elsif stops_low?(step, element) then current.step = step
-          end
-        end
-
-        # "to standing via a squat": on the way.
-        def passed?(step)
-          on_the_way = [before, before(2)].any? { |each| %w[via through from].include?(each&.word) }
-          step.name == "drop" && !current.nil? && on_the_way
-        end
-
-        # "melt to a squat": no lower than that.
-        def stops_low?(step, element)
-          step.name == "drop" && element.word != "down" && current&.step&.level == :floor && !@joined &&
-            [before, before(2)].any? { |each| %w[to into].include?(each&.word) }
-        end
-
-        # "step right to lunge", "step R into an arabesque": what the step ends in.
-        def posed?(step)
-          return false unless POSES.include?(step.name) && current&.foot? && !@joined && @sides.empty?
-
-          stepped = current.step.weights.any? && current.sides.any?
-          (stepped || current.step.foot == :rise) &&
-            [before, before(2)].any? { |each| %w[to into].include?(each&.word) }
         end
 
         # "body to the corner": how far it faces there nobody says.

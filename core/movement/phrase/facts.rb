@@ -18,7 +18,9 @@ module Core
         # "R, both, L, both", "left right left both": the feet, where these danced last.
         def both?(folded, moves)
           *before, last = folded.compact
-          return false unless last == "both" && @after != :upper
+          return false if @after == :upper
+          return moves.none? && !@last.nil? if folded.compact.join(" ").match?(/\Aboth (?:in|together|down|close)\z/)
+          return false unless last == "both"
 
           moves.empty? ? before.empty? && !@last.nil? : Lexicon::SIDES.key?(before.last) && @acts.all?(&:foot?)
         end
@@ -44,8 +46,9 @@ module Core
 
         # "heels R, toes R": both of them, and the weight stays.
         def both_heels?(act, text)
-          %w[heel touch].include?(act.step.name) && act.sides.size == 1 && act.amount.nil? &&
-            text.match?(/\b(?:heels|toes)\b/i)
+          return false unless %w[heel touch].include?(act.step.name) && act.sides.any? && act.amount.nil?
+
+          text.match?(/\bboth (?:heels|toes)\b/i) || (act.sides.one? && text.match?(/\b(?:heels|toes)\b/i))
         end
 
         def turn(act, side)

@@ -38,8 +38,8 @@ module Core
                 "in the (?:middle|" \
                 "centre|center))(?: (?:between|on) both(?: feet)?)?",
         weight_open: "(?:its|it is) in the (?:middle|centre|center)(?! of)|" \
-                     "weight (?:stays|stay|remains|is|goes)(?: in the| at the)? " \
-                     "(?:front|back|forward|behind|there|middle)(?! (?:foot|leg))",
+                     "weight (?:(?:stays|stay|remains|is|goes)(?: in the| at the)? )?" \
+                     "(?:front|back|forward|behind|there|middle|between)(?! (?:foot|leg))",
         weight: "(?:(?:with|so|have|keep|put|all|and|then|shift|shifting|leave|be|pose|stay) )*" \
                 "(?:#{ENDS} (?:with )?)?" \
                 "#{DET}weight #{IS}(?:forward |back |all |right )?(?:on |onto |over |in |to |into |" \
@@ -70,7 +70,8 @@ module Core
                   "(?:place|plant|put|bring|land) both\\z|" \
                   "\\A(?:and |then |with |your )*(?:both|two|2) (?:feet|legs)" \
                   "(?: (?:on the floor|together|apart|in|down|flat))*\\z|(?:with |and |bring |put |your |the )*" \
-                  "feet (?:tog|together|apart|wide|parallel|side by side|joined|shoulder width|hip width)" \
+                  "feet (?:tog|together|apart|wide|parallel|side by side|joined|shoulder width|hip width|hips?|" \
+                  "shoulders?)" \
                   "(?: apart)?(?: (?:left|right)\\z)?)",
         position: "(?:(?:in|to|into|finish|close|closes|closed|closing|hold|land|lands|behind|front) )+" \
                   "(?:a |the |your )?(?:first|second|fourth|fifth|parallel|1st|2nd|4th|5th)(?: position)?" \

@@ -68,6 +68,7 @@ module Core
           return close(move) if closes?(step, move)
           return @rocked = nil if recovered?(step, move)
 
+          before = @state.weight.value
           @rocked = step.name == "rock" if step.weights.any?
           lead = lead(step, move)
           supposed = move.side.nil? && move.feet.empty? && (!@state.weight.sure? || UNSURE.include?(step.name))
@@ -75,7 +76,11 @@ module Core
             place(kind, move.feet[i] || foot(kind, lead), move, row, index: i, supposed:)
           end
           @put = @gesture = @implied = nil if step.weights.any?
+          doubt([:weight], move) if stamped_again?(step, move, before)
         end
+
+        # "stamp L, stamp L": the foot that bears is stamped with again, so it did not bear.
+        def stamped_again?(step, move, before) = step.name == "stamp" && !move.side.nil? && before == move.side
 
         # "rock R, recover L": a rock has its recover already.
         def recovered?(step, move)
