@@ -7,6 +7,7 @@ module Core
     # come out as :number and :range, amounts as :amount (how many), lengths as :over (for how many counts).
     class Counting
       Token = Tokens::Token
+      CALLS = %i[number range].freeze
       JOINING = %w[and n &].freeze
       UP_TO = %w[to til till until through thru].freeze
       CALLED = %w[on count counts by at beat beats].freeze
@@ -118,7 +119,7 @@ module Core
         @found[comma ? comma + 1 : 0]
       end
 
-      def counts_first? = %i[number range].include?(opening&.kind)
+      def counts_first? = CALLS.include?(opening&.kind)
 
       def keep_as_word
         @found << Token.new(:word, token.text, "and")

@@ -9,6 +9,8 @@ module Core
       ENDS = /\bends?\s+(?<at>at|on)\s+(?:the\s+)?(?<place>\p{Ll}[\p{L}\ ]{1,40})/i
       FOOTED = /\A(?:left|right|both|your|l|r|it|two|one)\b/
       MEET = /\ball\s+(?:meet|together)\s+(?:on\s+)?(?<count>\d{1,2})\b/i
+      FILLED = %i[words counts silent].freeze
+      DANCED = %i[words silent].freeze
       FACTS = /meet|together|ends?\s/i
       CHAIR = "(?:wheel)?chairs?"
       SEATED = /\A\s*\(?(?:all\s|everyone\s|stay\s|still\s)?(?:(?:seated|#{CHAIR}|wheels|chair\sdance|
@@ -16,7 +18,7 @@ module Core
         (?:in|from)\s(?:your|the)\s#{CHAIR}\b|
         (?=.*\bwheels\b))/ix
       VERSION = /\A(?:for )?(?<kind>std|standing|seated|sitting|chairs?|wheelchairs?)\b\s*:?\s*/i
-      private_constant :ENDS, :FOOTED, :MEET, :FACTS, :CHAIR, :SEATED, :VERSION
+      private_constant :FILLED, :DANCED, :ENDS, :FOOTED, :MEET, :FACTS, :CHAIR, :SEATED, :VERSION
 
       include Whole
       include Saying
@@ -51,7 +53,7 @@ module Core
 
       def read(segment, _index)
         segment = segment.reject { |group| idle?(group) }
-        @first = %i[counts].include?(segment.find { |group| %i[words counts silent].include?(group.kind) }&.kind)
+        @first = segment.find { |group| FILLED.include?(group.kind) }&.kind == :counts
         at = 0
         at += step(segment, at) while at < segment.size
       end
@@ -77,7 +79,7 @@ module Core
 
       def counts(segment, at)
         partner = segment[at + 1]
-        return loose_counts(segment[at]) unless partner && @first && %i[words silent].include?(partner.kind)
+        return loose_counts(segment[at]) unless partner && @first && DANCED.include?(partner.kind)
 
         positions = positions(segment[at])
         partner.kind == :silent ? put([Move.new(text: "-", kind: :silent)], positions) : say(partner, positions)
@@ -100,7 +102,7 @@ module Core
       def words(segment, at)
         @behind = at.positive?
         partner = segment[at + 1]
-        after = partner&.kind == :counts && (!@first || !%i[words silent].include?(segment[at + 2]&.kind))
+        after = partner&.kind == :counts && (!@first || !DANCED.include?(segment[at + 2]&.kind))
         return stated(segment, at) if after && said_only?(segment[at]) && segment[at + 2]
 
         say(segment[at], after ? positions(partner) : [])

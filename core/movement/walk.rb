@@ -10,6 +10,8 @@ module Core
       Finding = Struct.new(:row, :count, :kind, :reason, :subject, keyword_init: true)
       # What put a value in doubt: move and row; nil where it is not in doubt.
       Doubt = Struct.new(:row, :move, keyword_init: true)
+      STILL = %i[state hold].freeze
+      private_constant :STILL
       attr_reader :entry, :steps, :findings, :doubts
 
       include Feet
@@ -116,9 +118,13 @@ module Core
       # What is stated with a move, or by itself.
       def say(move)
         weigh(move) if move.weight && move.weight != :keep
-        set(level: Known.stated(move.level)) if %i[state hold].include?(move.kind) && move.level
-        set(facing: Known.stated(move.facing)) if %i[state hold].include?(move.kind) && move.facing
+        stand_as_said(move) if STILL.include?(move.kind)
         set(weight: Known.choice) if move.choice.include?(:weight)
+      end
+
+      def stand_as_said(move)
+        set(level: Known.stated(move.level)) if move.level
+        set(facing: Known.stated(move.facing)) if move.facing
       end
 
       def weigh(move)

@@ -5,6 +5,9 @@ module Core
     class LineReader
       # Words laid on their counts: moves, repeats, notes, what stands in brackets.
       module Saying
+        UPPER = %i[arms head].freeze
+        private_constant :UPPER
+
         private
 
         # A group of words on its counts.
@@ -130,7 +133,7 @@ module Core
           return :unknown if move.kind == :unknown
           return :upper if generic?(move) || (move.layer == :arms && move.text.match?(/\b(?:up|down)\b/i))
 
-          return :upper if %i[arms head].include?(move.layer) && move.text.match?(/\b(?:right|left|[rl])\b/i)
+          return :upper if UPPER.include?(move.layer) && move.text.match?(/\b(?:right|left|[rl])\b/i)
 
           :gesture if move.layer == :feet && @vocabulary.find(move.step.to_s)&.foot == :free
         end

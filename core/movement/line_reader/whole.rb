@@ -9,7 +9,8 @@ module Core
         SITTING = /chair|stool|bench|wheel|seated/i
         # "right two three, left two three": a waltz, called.
         CHANT = /(?:\A|[,;]\s*|\band\s+)(?:right|left|[rl])[ -](?:two|2)[ -](?:three|3)(?=\s*(?:[,;.]|\z|\band\b))/i
-        private_constant :SITTING, :CHANT
+        THREE = /[o2][ -](?:three|3)/i
+        private_constant :SITTING, :CHANT, :THREE
 
         private
 
@@ -27,7 +28,7 @@ module Core
 
         # What is said about the whole line is taken out before its moves are read.
         def take_facts(text)
-          text = text.gsub(CHANT) { |said| said.sub(/(?:two|2)[ -](?:three|3)/i, "waltz") } if text.match?(CHANT)
+          text = text.gsub(CHANT) { |said| said.sub(/(?:two|2)[ -](?:three|3)/i, "waltz") } if text.match?(THREE)
           return text unless text.match?(FACTS)
 
           rest = text.sub(MEET) { (@facts[:meet] = Regexp.last_match[:count].to_i) && "," }

@@ -6,6 +6,8 @@ module Core
       # Where the weight goes: gestures, steps, feet that are put somewhere, closes.
       module Feet
         # Steps that take the weight or not, where their foot is not said.
+        # What a placement may be that names no leading foot.
+        BEARING = %i[both seated floor left right].freeze
         UNSURE = ["stamp", "change weight", "recover", "sway"].freeze
 
         private
@@ -109,7 +111,7 @@ module Core
         def foot(kind, lead) = kind == :lead ? lead : Lexicon::OTHER[lead]
 
         def place(kind, foot, move, row, index:, supposed:)
-          return set(weight: Known.derived(kind)) if %i[both seated floor left right].include?(kind)
+          return set(weight: Known.derived(kind)) if BEARING.include?(kind)
           return set(weight: Known.new(value: nil, source: :not_stated)) if kind == :air || foot.nil?
 
           began_on(other(foot)) unless @state.weight.known? || @state.weight.source == :choice || @used

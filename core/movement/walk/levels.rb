@@ -5,12 +5,17 @@ module Core
     class Walk
       # How high the body is: who sits stays seated, who steps has risen, who lies gets up.
       module Levels
+        STANDS = %i[lead other both].freeze
+        LOW = %i[floor kneeling].freeze
+        UNSEATS = %i[standing floor kneeling air].freeze
+        private_constant :STANDS, :LOW, :UNSEATS
+
         private
 
         def seated? = @state.weight.value == :seated
 
         # Who sits goes on sitting, whatever the feet do, until it is said that they get up or down.
-        def unseats?(step) = %i[standing floor kneeling air].include?(step.level) || step.weights.include?(:seated)
+        def unseats?(step) = UNSEATS.include?(step.level) || step.weights.include?(:seated)
 
         def sit_through(_step, move) = turn(move)
 
@@ -25,17 +30,17 @@ module Core
         end
 
         # "low", "down" of somebody who is lower already.
-        def sitting_down?(step) = step.level == :low && %i[floor kneeling].include?(@state.level.value)
+        def sitting_down?(step) = step.level == :low && LOW.include?(@state.level.value)
 
         # A foot that works stands again unless the step says otherwise.
         def leave_floor(step)
-          return unless step.weights.intersect?(%i[lead other both]) && step.level.nil? && @state.level.value == :low
+          return unless @state.level.value == :low && step.level.nil? && step.weights.intersect?(STANDS)
 
           set(level: Known.derived(:standing))
         end
 
         def need_level(step, move, row)
-          return unless step.needs == :standing && %i[floor kneeling].include?(@state.level.value) && @state.level.sure?
+          return unless step.needs == :standing && LOW.include?(@state.level.value) && @state.level.sure?
 
           ask(row, move, :from_the_floor, @state.level.value)
           @unready = true
