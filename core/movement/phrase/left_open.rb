@@ -12,6 +12,9 @@ module Core
 
         private
 
+        # The words as they are read.
+        def spoken = @spoken ||= @words.map(&:first).join(" ")
+
         # Who goes round somewhere may face anywhere.
         def astray(act)
           going = %w[walk run skip gallop].include?(act.step.name)
@@ -29,7 +32,7 @@ module Core
 
         # "double chassé R": how many of them that is.
         def doubled?(act)
-          act.amount && act.step.turn.zero? && act.step.weights.any? && @words.map(&:first).include?("double")
+          act.amount && act.step.turn.zero? && act.step.weights.any? && spoken.include?("double")
         end
 
         # Where a step lands that is said in a way that two people understand differently.
@@ -49,7 +52,7 @@ module Core
         end
 
         # "lunge with left back": which leg the lunge is named after.
-        def other_leg?(act) = act.step.name == "lunge" && @words.map(&:first).join(" ").match?(OTHER_LEG)
+        def other_leg?(act) = act.step.name == "lunge" && spoken.match?(OTHER_LEG)
 
         # "step heel R": the foot that steps, or the one whose heel it is.
         def whose_foot?(act, sides)
@@ -63,7 +66,7 @@ module Core
         def toward?(act)
           return false unless act.toward
 
-          act.step.name == "pas de bourrée" || @words.map(&:first).intersect?(%w[steps walks runs])
+          act.step.name == "pas de bourrée" || spoken.match?(/\b(?:steps|walks|runs)\b/)
         end
 
         # "up R foot": onto it, or it goes up.
@@ -79,12 +82,20 @@ module Core
             before.step.weights.any? && before.sides.last == Lexicon::OTHER[sides.first]
         end
 
-        def before(act) = @acts.index(act).positive? ? @acts[@acts.index(act) - 1] : nil
+        # The act before another, or nil.
+        def before(act)
+          @before ||= @acts.each_cons(2).with_object({}.compare_by_identity) { |(one, two), all| all[two] = one }
+          @before[act]
+        end
 
         # "two steps right two steps left": the way, and nobody says which foot begins.
         def several?(act)
-          @acts.size > 1 && %w[step walk run].include?(act.step.name) &&
-            @words.map(&:first).join(" ").scan(SEVERAL).size > 1
+          @acts.size > 1 && %w[step walk run].include?(act.step.name) && several_said?
+        end
+
+        def several_said?
+          @several_said = spoken.scan(SEVERAL).size > 1 if @several_said.nil?
+          @several_said
         end
 
         # "pivot", "ball change" without a foot: the step before may be its first half. "pivot quarter R": the way.
