@@ -64,7 +64,7 @@ module Core
         once = part.one? && more == 1 && !turned
         return copy([Times.follow(part.first)], shift(part, span, positions, 0), false) if once
 
-        Array.new(more) { |i| copy(part, shift(part, span, positions, i), turned && i.even?) }.flatten
+        Array.new(more) { |i| copy(part, shift(part, span, positions, i), side ? turned : turned && i.even?) }.flatten
       end
 
       private

@@ -103,9 +103,17 @@ module Core
       end
 
       def repeated(moves, times)
-        return as_many(moves, times) if moves.size == 1 && times.positive?
+        return stamped(as_many(moves, times)) if moves.size == 1 && times.positive?
 
         moves * times
+      end
+
+      # "stomp R twice": with the same foot, or by turns.
+      def stamped(moves)
+        first, *, last = moves
+        return moves unless last && first.step == "stamp" && first.side && @lead.nil?
+
+        [*moves[0...-1], last.with(doubts: last.doubts | [:weight])]
       end
 
       def follow(move) = Times.follow(move)

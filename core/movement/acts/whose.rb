@@ -6,7 +6,7 @@ module Core
       # Whose a word is: an open verb belongs to the part above the legs that is named with it, or was before it.
       module Whose
         # "R L R L arms wild": the sides are the feet's.
-        SEVERAL = %w[arms hands shoulders elbows wrists fists].freeze
+        SEVERAL = %w[arms hands shoulders elbows wrists fists eyes heads].freeze
         private_constant :SEVERAL
 
         private

@@ -23,6 +23,19 @@ module Core
           @moves[at] = @moves[at].with(side:, doubts: @moves[at].doubts | [:weight])
         end
 
+        # "stomp R twice then L twice": the same on that side; whether with the weight nobody says.
+        def side_alone?(group)
+          last = @moves.last
+          group.times && group.words.size == 1 && last&.kind == :step && last.layer == :feet && last_side &&
+            Lexicon::SIDES.key?(Lexicon.words([group.words.first.text]).first.first)
+        end
+
+        def on_other_side(group, positions)
+          side = Lexicon.words([group.words.first.text]).first.first.to_sym
+          same = @moves.last.with(side:, at: nil, places: [], said: [], range: false)
+          put([*([same] * (group.times - 1)), same.with(doubts: same.doubts | [:weight])], positions)
+        end
+
         # Which foot begins: of what follows, or of what was said just now.
         def lead(side)
           at = @moves.rindex { |move| move.kind == :step && move.layer == :feet }

@@ -15,6 +15,7 @@ module Core
           before = @moves.size
           said = @moves.any? && Repeats.of(group.words)
           return once_more(said, group, positions) if said
+          return on_other_side(group, positions) if side_alone?(group)
           return heading(group) if @moves.any? && positions.empty? && heading?(group)
 
           speak(group, positions)

@@ -60,6 +60,8 @@ module Core
         Step.of("kneel", "kneel down", "down to knee", "to knees", "on knees", "kneels", "kneel up",
                 "sit back on heels",
                 "sit on your heels", level: :kneeling, weights: [:floor], hazards: %w[knee_drop]),
+        Step.of("knee down", "knee to floor",
+                level: :kneeling, weights: [:floor], doubts: %i[weight level], hazards: %w[knee_drop]),
         Step.of("all fours", level: :kneeling, weights: [:floor], doubts: [:level], hazards: %w[floor_work]),
         Step.of("sit", "sit down", "to seat", "sits", "sit on the floor", "sit on floor", "sit up", "sit tall",
                 level: :floor, weights: [:floor], open: true, hazards: %w[floor_work]),
