@@ -73,13 +73,16 @@ module Core
           before = @state.weight.value
           @rocked = step.name == "rock" if step.weights.any?
           lead = lead(step, move)
-          supposed = move.side.nil? && move.feet.empty? && (!@state.weight.sure? || UNSURE.include?(step.name))
+          supposed = move.side.nil? && move.feet.empty? && unsure?(step)
           step.weights.each_with_index do |kind, i|
             place(kind, move.feet[i] || foot(kind, lead), move, row, index: i, supposed:)
           end
           @put = @gesture = @implied = nil if step.weights.any?
           doubt([:weight], move) if stamped_again?(step, move, before)
         end
+
+        # Where the weight was is only supposed, or a foot was in the air just now: it may come down first.
+        def unsure?(step) = !@state.weight.sure? || UNSURE.include?(step.name) || !@gesture.nil?
 
         # "stamp L, stamp L": the foot that bears is stamped with again, so it did not bear.
         def stamped_again?(step, move, before) = step.name == "stamp" && !move.side.nil? && before == move.side
