@@ -5,7 +5,7 @@ module Core
     class Phrase
       # What a step comes to with what stands beside it: how far it turns, how low it is, what the hands hold.
       module Facts
-        CENTRE = /\A(?:back |and |then |to |the )*(?:centre|center|middle|in|home)\z/
+        CENTRE = /\A(?:back |and |then |to |the )*(?:centre|center|middle|in|home|clean|neutral)\z/
         private_constant :CENTRE
 
         private

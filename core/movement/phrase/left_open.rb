@@ -102,7 +102,7 @@ module Core
         def half_said?(act, sides)
           return sides.one? && !act.amount.nil? if sides.any? && act.step.name.include?("pivot")
 
-          sides.empty? && HALVES.include?(act.step.name) && @after != :gesture
+          sides.empty? && HALVES.include?(act.step.name)
         end
       end
     end
