@@ -12,7 +12,7 @@ module Core
 
         private
 
-        # A kick or touch needs its foot free: the weight must be on the other.
+        # A kick or touch needs its foot free: the weight must be on the other. By turns, the first comes down between.
         def gesture(step, move, row)
           return stand_up if step.foot == :rise
 
@@ -24,9 +24,11 @@ module Core
           return contradict(row, move, side) if @state.weight.value == other(bearing) && sure_feet? && !@implied
           return put_somewhere(side, move) if step.foot == :put
 
+          by_turns = @gesture == other(side)
           @put = nil
           @gesture = side
           lean_on(bearing)
+          doubt([:weight], move) if by_turns
         end
 
         # A foot that is used although it bears: something before it was otherwise.
