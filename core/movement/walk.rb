@@ -161,9 +161,9 @@ module Core
         doubt([:weight], move) if @unready || stepped_round?(step, move)
       end
 
-      # Who turns over several counts steps it round.
+      # Who turns over several counts steps it round; a half turn, or one nobody measured, may step over.
       def stepped_round?(step, move)
-        step.name == "turn" && move.weight.nil? && move.length.to_i >= 24
+        step.name == "turn" && move.weight.nil? && (move.length.to_i >= 24 || [nil, 4, -4].include?(move.turn))
       end
 
       def turn(move)
