@@ -11,7 +11,8 @@ module Core
       # What put a value in doubt: move and row; nil where it is not in doubt.
       Doubt = Struct.new(:row, :move, keyword_init: true)
       STILL = %i[state hold].freeze
-      private_constant :STILL
+      LEADS = %i[lead other].freeze
+      private_constant :STILL, :LEADS
       attr_reader :entry, :steps, :findings, :doubts
 
       include Feet
@@ -158,12 +159,19 @@ module Core
         turn(move)
         change_level(step, move)
         leave_floor(step)
-        doubt([:weight], move) if @unready || stepped_round?(step, move)
+        doubt([:weight], move) if @unready || stepped_round?(step, move) || uncounted?(step, move)
       end
 
       # Who turns over several counts steps it round; a half turn, or one nobody measured, may step over.
       def stepped_round?(step, move)
         step.name == "turn" && move.weight.nil? && (move.length.to_i >= 24 || [nil, 4, -4].include?(move.turn))
+      end
+
+      # Which way a chain of steps goes, and how many a run has, is open where no side is said.
+      def uncounted?(step, move)
+        return false if move.side || move.feet.any?
+
+        step.name == "run" || (step.weights.size > 1 && step.offsets.first.zero? && LEADS.include?(step.weights.last))
       end
 
       def turn(move)
