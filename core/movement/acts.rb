@@ -177,7 +177,10 @@ module Core
       def take_no(_element) = nil
 
       def take_filler(element)
-        current.on = true if element.word == "on" && current&.foot? && current.sides.empty?
+        return unless element.word == "on" && current&.foot?
+
+        turn_first_on if turns?(current.step) && current.sides.one? && on_a_side?
+        current.on = true if current.sides.empty?
         nil
       end
 

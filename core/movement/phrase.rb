@@ -102,7 +102,7 @@ module Core
         return [Move.new(text:, step: "heel drop", kind: :step)] if both_heels?(act, text)
 
         return [Move.new(text:, step: "hold", kind: :hold)] if balanced?(act, text)
-        return [turned_on(act, text)] if act.on && act.sides.one? && act.step.name == "pivot turn"
+        return [turned_on(act, text)] if act.on && act.sides.one? && ["pivot turn", "turn"].include?(act.step.name)
 
         sides = sides_of(act)
         repeats(act.step, sides).each_with_index.map do |own, i|

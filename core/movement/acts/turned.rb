@@ -39,6 +39,17 @@ module Core
           current.sides = []
         end
 
+        # "half turn R on L": the side before is the way, the one after it the foot.
+        def turn_first_on
+          current.round = current.sides.last
+          current.sides = []
+        end
+
+        # "on L", "on the left foot".
+        def on_a_side?
+          following&.kind == :side || (%w[the your].include?(following&.word) && following(2)&.kind == :side)
+        end
+
         # "quarter right stepping left": to the right, on the left.
         def turn_first(element)
           return unless element.word == "stepping" && @amount && @sides.any? && following&.kind == :side

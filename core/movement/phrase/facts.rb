@@ -32,11 +32,12 @@ module Core
 
         def words = @tokens.map(&:text).join(" ")
 
-        # "pivot on R to the back": turned on the foot that bears.
+        # "pivot on R to the back", "half turn R on L": turned on the foot that bears.
         def turned_on(act, text)
-          facing = { turn: act.amount ? nil : 0, facing: act.face }
-          facing = { turn: Turning.of(act.amount, nil), facing: nil } if act.amount && act.face.nil?
-          Move.new(text:, step: "turn", kind: :step, layer: :body, weight: act.sides.first, **facing)
+          turn = act.face ? 0 : Turning.of(act.amount, act.round)
+          Move.new(
+            text:, step: "turn", kind: :step, layer: :body, weight: act.sides.first, turn:, facing: act.face
+          )
         end
 
         # "and balance": without a foot nobody means the waltz step.
