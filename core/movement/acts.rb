@@ -177,7 +177,10 @@ module Core
       def take_no(_element) = nil
 
       def take_filler(element)
-        return unless element.word == "on" && current&.foot?
+        return unless element.word == "on"
+
+        start(element, step: @vocabulary.find("turn"), sides: own_sides) if @amount && @sides.one? && on_a_side?
+        return unless current&.foot?
 
         turn_first_on if turns?(current.step) && current.sides.one? && on_a_side?
         current.on = true if current.sides.empty?

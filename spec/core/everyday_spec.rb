@@ -116,6 +116,12 @@ RSpec.describe Core::Movement do
       expect([weights[open], weights[sure]]).to eq([[false] * 5, [true] * 5])
     end
 
+    it "takes the side after on for the foot that one turns on, and the one before it for the way" do
+      turned = ["quarter turn L on R", "quarter left on the right foot", "turn a quarter left on your right foot"]
+      bodies = turned.map { |text| ending("step L R, #{text}") }
+      expect(bodies.map { |body| [body.weight.value, body.facing.value] }).to all(eq([:right, 7]))
+    end
+
     it "is the convention at a start until something turns or lowers, and weight has none" do
       body = ending("1-8 arms open")
       expect([body.facing.convention?, body.level.convention?, body.weight.known?]).to eq [true, true, false]
