@@ -59,9 +59,13 @@ module Core
       ENDS_UP = %w[
         end ends ended ending finish finishes finishing wind winds line lined lining set mess speed hurry warm make
       ].to_set.freeze
+      PART_WAY = %w[way down up time speed count tempo].freeze
+      # "turn in your knees": the legs turn in the hips, and nobody goes round.
+      ROTATED = /\A(?:in|out)(?: (?:the|your|both|left|right))* (?:knee|foot|feet|toe|leg)/
+      TURNED = %w[turn turns turning rotate rotates].freeze
       NEGATIONS = %w[no not without dont never].freeze
       private_constant :PLACES, :DOUBTS, :FACES, :WALLS, :FACE, :SHOULDER, :STARTS, :NEGATIONS,
-                       :ENDS_UP, :KNEE_DOWN, :OF_PEOPLE, :DRAWING
+                       :ENDS_UP, :KNEE_DOWN, :PART_WAY, :ROTATED, :TURNED, :OF_PEOPLE, :DRAWING
 
       # words: [String], normalised.
       def initialize(words, vocabulary)
@@ -88,6 +92,8 @@ module Core
         return Element.new(:filler, word, at, 1, word) if word == "up" && ends_up?(at)
         return Element.new(:filler, word, at, 3, word) if there_and_back?(at)
         return Element.new(:way, "back", at, 2, "back") if backing_up?(at)
+        return Element.new(:unknown, word, at, 2, word) if rotated?(at)
+        return Element.new(:amount, 12, at, 3, word) if at.positive? && @words[at, 3] == %w[and a half]
 
         phrase(at) || step(at) || Element.new(*kind(word, at), at, 1, word)
       end
@@ -109,6 +115,8 @@ module Core
         end
         rounds(rest, at)
       end
+
+      def rotated?(at) = TURNED.include?(@words[at]) && @words[at + 1, 6].to_a.compact.join(" ").match?(ROTATED)
 
       # "back up 4 steps": backwards.
       def backing_up?(at) = @words[at, 2] == %w[back up] && @words[at + 2, 2].intersect?(%w[steps walks step for])
@@ -146,9 +154,10 @@ module Core
         Element.new(:step, step, at, size, @words[at, size].join(" "))
       end
 
-      # "half the group", "draws a half circle": nobody turns.
+      # "half the group", "draws a half circle", "half way down": nobody turns.
       def of_people?(word, at)
         return true if @words[at + 1] == "circle" && @words.intersect?(DRAWING)
+        return true if PART_WAY.include?(@words[at + 1])
 
         word == "half" && @words[at + 1, 3].join(" ").match?(OF_PEOPLE)
       end

@@ -124,7 +124,7 @@ module Core
       end
 
       def stand_as_said(move)
-        set(level: Known.stated(move.level)) if move.level
+        set(level: Known.stated(move.level)) if move.level && !stays_low?(move)
         set(facing: Known.stated(move.facing)) if move.facing
       end
 

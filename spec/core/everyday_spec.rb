@@ -136,6 +136,15 @@ RSpec.describe Core::Movement do
     end
   end
 
+  it "neither turns for half way, nor kneels for knees turned in, nor rises for staying low, nor steps to a place" do
+    ends = ["step R, half way down, up", "step R, turn in your knees", "kneel, stay low", "to the wings on the right"]
+    bodies = ends.map { |text| ending(text) }
+    expect(bodies.first(2).map { |body| body.facing.value }).to eq([1, 1])
+    expect(bodies[1..2].map { |body| body.level.value }).to eq(%i[standing kneeling])
+    expect(bodies.last.weight.value).to be_nil
+    expect(ending("turn and a half to the left").facing.value).to eq(5)
+  end
+
   it "keeps alternatives on the same counts as one thing that nobody is said to dance" do
     lines = ["5 spin and wave, or just wave", "7-8 jump or clap", "walk L R, 5-6 wave or clap"].map do |text|
       described_class::Reader.new.read(text).first

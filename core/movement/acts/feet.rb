@@ -80,7 +80,14 @@ module Core
         end
 
         # "the right is just decoration".
-        def told_of? = current&.step.nil? && @elements.any? { |each| %w[is was are].include?(each.word) }
+        def told_of?
+          return false if current&.step
+
+          @elements.any? { |each| %w[is was are].include?(each.word) } || placed?
+        end
+
+        # "to the wings on the right": a place.
+        def placed? = [%w[on the right], %w[on the left]].include?(@elements.last(3).map(&:word))
 
         # A side after what the arms did, or after what nobody knows, is no step.
         def unnamed

@@ -69,7 +69,7 @@ module Core
         end
 
         # "land low": a hold is as low as it is said.
-        def level(act) = act.step.kind == :hold && act.ways.include?("low") ? :low : act.step.level
+        def level(act) = act.step.kind == :hold && act.ways.intersect?(%w[low down]) ? :low : act.step.level
 
         def travel(act) = act.ways.filter_map { |way| Lexicon::WAYS[way] }.first
 

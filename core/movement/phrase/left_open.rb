@@ -27,6 +27,7 @@ module Core
         def own_doubts(act)
           doubts = act.toward && act.step.each ? [:weight, *act.step.doubts] : act.step.doubts
           doubts |= [:weight] if doubled?(act)
+          doubts |= [:level] if act.step.name == "lunge" && spoken.match?(/\b(?:low|deep)\b/)
           (act.amount || act.face) && act.step.level != :floor ? doubts - [:facing] : doubts
         end
 
@@ -66,7 +67,7 @@ module Core
         def toward?(act)
           return false unless act.toward
 
-          act.step.name == "pas de bourrée" || spoken.match?(/\b(?:steps|walks|runs)\b/)
+          act.step.name == "pas de bourrée" || act.step.turn.negative? || spoken.match?(/\b(?:steps|walks|runs)\b/)
         end
 
         # "up R foot": onto it, or it goes up.

@@ -32,6 +32,9 @@ module Core
         # "low", "down" of somebody who is lower already.
         def sitting_down?(step) = step.level == :low && LOW.include?(@state.level.value)
 
+        # "kneel, stay low".
+        def stays_low?(move) = move.kind == :hold && move.level == :low && LOW.include?(@state.level.value)
+
         # A foot that works stands again unless the step says otherwise.
         def leave_floor(step)
           return unless @state.level.value == :low && step.level.nil? && step.weights.intersect?(STANDS)
