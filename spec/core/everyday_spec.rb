@@ -114,6 +114,8 @@ RSpec.describe Core::Movement do
       sure = ["kick R", "kick R, ball change R", "half turn on L", "run R L R", "vine R"]
       weights = ->(texts) { texts.map { |text| ending("step L, #{text}").weight.sure? } }
       expect([weights[open], weights[sure]]).to eq([[false] * 5, [true] * 5])
+      expect(["go down", "lunge low R", "crouch down", "get down to the floor"].map { |text| ending(text).level.sure? })
+        .to eq([false, false, true, true])
     end
 
     it "takes the side after on for the foot that one turns on, and the one before it for the way" do

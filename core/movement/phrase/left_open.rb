@@ -27,8 +27,15 @@ module Core
         def own_doubts(act)
           doubts = act.toward && act.step.each ? [:weight, *act.step.doubts] : act.step.doubts
           doubts |= [:weight] if doubled?(act)
-          doubts |= [:level] if act.step.name == "lunge" && spoken.match?(/\b(?:low|deep)\b/)
+          doubts |= [:level] if how_low?(act.step.name)
           (act.amount || act.face) && act.step.level != :floor ? doubts - [:facing] : doubts
+        end
+
+        # "down": to a crouch, the knees or the floor; "low lunge R": on the knee or not.
+        def how_low?(name)
+          return spoken.match?(/\b(?:low|deep)\b/) if name == "lunge"
+
+          name == "drop" && spoken.match?(/(?<!bend |crouch |squat |drop )\bdown\b/)
         end
 
         # "double chassé R": how many of them that is.
