@@ -177,14 +177,7 @@ module Core
       def take_no(_element) = nil
 
       def take_filler(element)
-        return unless element.word == "on"
-
-        start(element, step: @vocabulary.find("turn"), sides: own_sides) if @amount && @sides.one? && on_a_side?
-        return unless current&.foot?
-
-        turn_first_on if turns?(current.step) && current.sides.one? && on_a_side?
-        current.on = true if current.sides.empty?
-        nil
+        stand_on(element) if element.word == "on"
       end
 
       def take_unknown(element)

@@ -39,6 +39,15 @@ module Core
           current.sides = []
         end
 
+        # "touch on R", "quarter right on L": what follows is the foot that bears.
+        def stand_on(element)
+          start(element, step: @vocabulary.find("turn"), sides: own_sides) if @amount && @sides.one? && on_a_side?
+          return unless current&.foot?
+
+          turn_first_on if turns?(current.step) && current.sides.one? && on_a_side?
+          current.on = true if current.sides.empty?
+        end
+
         # "half turn R on L": the side before is the way, the one after it the foot.
         def turn_first_on
           current.round = current.sides.last
