@@ -151,6 +151,7 @@ module Core
       end
 
       def take_amount(element)
+        return half_more(element) if element.word == "and a half"
         return current.amount = element.value if current&.foot? && current.amount.nil? && turns?(current.step)
 
         @amount = element.value

@@ -59,13 +59,15 @@ module Core
       ENDS_UP = %w[
         end ends ended ending finish finishes finishing wind winds line lined lining set mess speed hurry warm make
       ].to_set.freeze
-      PART_WAY = %w[way down up time speed count tempo].freeze
+      PART_WAY = %w[way down up].freeze
+      TEMPO = %w[time speed count counts tempo].freeze
       # "turn in your knees": the legs turn in the hips, and nobody goes round.
       ROTATED = /\A(?:in|out)(?: (?:the|your|both|left|right))* (?:knee|foot|feet|toe|leg)/
       TURNED = %w[turn turns turning rotate rotates].freeze
+      ROUND = (TURNED + %w[spin spins spinning pirouette pirouettes]).freeze
       NEGATIONS = %w[no not without dont never].freeze
       private_constant :PLACES, :DOUBTS, :FACES, :WALLS, :FACE, :SHOULDER, :STARTS, :NEGATIONS,
-                       :ENDS_UP, :KNEE_DOWN, :PART_WAY, :ROTATED, :TURNED, :OF_PEOPLE, :DRAWING
+                       :ENDS_UP, :KNEE_DOWN, :PART_WAY, :TEMPO, :ROTATED, :TURNED, :ROUND, :OF_PEOPLE, :DRAWING
 
       # words: [String], normalised.
       def initialize(words, vocabulary)
@@ -93,7 +95,7 @@ module Core
         return Element.new(:filler, word, at, 3, word) if there_and_back?(at)
         return Element.new(:way, "back", at, 2, "back") if backing_up?(at)
         return Element.new(:unknown, word, at, 2, word) if rotated?(at)
-        return Element.new(:amount, 12, at, 3, word) if at.positive? && @words[at, 3] == %w[and a half]
+        return Element.new(:amount, 4, at, 3, "and a half") if half_more?(at)
 
         phrase(at) || step(at) || Element.new(*kind(word, at), at, 1, word)
       end
@@ -114,6 +116,13 @@ module Core
           return Element.new(:doubt, doubts, at, match.count(" ") + 1, match)
         end
         rounds(rest, at)
+      end
+
+      # "turn and a half", "one and a half turns"; not "two and a half counts".
+      def half_more?(at)
+        return false unless at.positive? && @words[at, 3] == %w[and a half]
+
+        ROUND.include?(@words[at + 3]) || (@words[0...at].intersect?(ROUND) && !TEMPO.include?(@words[at + 3]))
       end
 
       def rotated?(at) = TURNED.include?(@words[at]) && @words[at + 1, 6].to_a.compact.join(" ").match?(ROTATED)
@@ -157,9 +166,9 @@ module Core
       # "half the group", "draws a half circle", "half way down": nobody turns.
       def of_people?(word, at)
         return true if @words[at + 1] == "circle" && @words.intersect?(DRAWING)
-        return true if PART_WAY.include?(@words[at + 1])
+        return true if %w[half double].include?(word) && TEMPO.include?(@words[at + 1])
 
-        word == "half" && @words[at + 1, 3].join(" ").match?(OF_PEOPLE)
+        word == "half" && (PART_WAY.include?(@words[at + 1]) || @words[at + 1, 3].join(" ").match?(OF_PEOPLE))
       end
 
       def kind(word, at)

@@ -144,7 +144,9 @@ RSpec.describe Core::Movement do
     expect(bodies.first(2).map { |body| body.facing.value }).to eq([1, 1])
     expect(bodies[1..2].map { |body| body.level.value }).to eq(%i[standing kneeling])
     expect(bodies.last.weight.value).to be_nil
-    expect(ending("turn and a half to the left").facing.value).to eq(5)
+    round = ["turn and a half to the left", "one and a half turns R", "double turn R and a half"]
+    expect(round.map { |text| ending(text).facing.value }).to eq([5, 5, 5])
+    expect(ending("walk two and a half counts").facing.value).to eq(1)
   end
 
   it "keeps alternatives on the same counts as one thing that nobody is said to dance" do

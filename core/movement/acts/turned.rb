@@ -35,8 +35,14 @@ module Core
 
         def turn_before
           current.step = @vocabulary.find("step") if current.step.name == "turn"
-          current.round = current.sides.last
-          current.sides = []
+          turn_first_on
+        end
+
+        # "turn and a half": half a turn more than was said, or than once round.
+        def half_more(element)
+          return @amount = (@amount || 8) + element.value unless current&.foot? && turns?(current.step)
+
+          current.amount = (current.amount || 8) + element.value
         end
 
         # "touch on R", "quarter right on L": what follows is the foot that bears.

@@ -4,8 +4,8 @@ module Core
   module Movement
     class GroupWords
       # main: the text that everybody else dances; own: {name => text}; later: {name or nil for all others => counts};
-      # holds: [[names, from, to], …] in counts of the line (to nil: its last); first: names that begin, or nil; apart:
-      # [names in order (none: all), counts] of a canon, or nil.
+      # holds: [[names, from, to], …] in counts of the line (to nil: its last); first: names that begin, or nil;
+      # apart: [names in order (none: all), counts] of a canon, or nil.
       Said = Struct.new(:main, :own, :later, :holds, :first, :apart, keyword_init: true) do
         # Every name it speaks of.
         def names = [*own.keys, *later.keys.compact, *holds.flat_map(&:first), *first.to_a, *apart&.first.to_a].uniq
