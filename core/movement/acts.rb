@@ -182,6 +182,7 @@ module Core
       end
 
       def take_unknown(element)
+        return put_unknown(element) if @sides.one? && does?(element)
         return current.unknown += [element.word] if current && !@joined
 
         start(element, step: nil, unknown: [element.word])

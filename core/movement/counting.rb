@@ -87,7 +87,7 @@ module Core
       def number
         text = @tokens[@at].text
         return keep_as_word if text == "3" && step_turn?(@last + 1)
-        return take(text.to_i) if plain?(text)
+        return take(text.to_i) if plain?(text) && (text == "1" || !steps_next?)
         return keep_as_word if text == "&" && joining?
         return take(last_of(token)) unless text.match?(/\A\d+\z/)
 
@@ -175,7 +175,7 @@ module Core
       def spoken_count?(given)
         return false if value(1).match?(HOW_OFTEN) || value(-1) == "for"
         return CALLED.include?(value(-1)) unless value(1).match?(SINGULAR) || !CALLED.include?(value(-1))
-        return false if DEFINITE.include?(value(-1)) || value(1).match?(SINGULAR) || plural_next?
+        return false if DEFINITE.include?(value(-1)) || value(1).match?(SINGULAR) || plural_next? || steps_next?
 
         @spoken ? given == @last + 1 || beside?(given) : @last.positive? && given == @last + 1
       end

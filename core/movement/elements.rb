@@ -5,40 +5,12 @@ module Core
     # Takes the words of a phrase for what they are: steps, parts of the body, sides, ways, amounts. A word with a
     # meaning of its own only beside a part (up, down, roll, cross) is a step that is open: whose it is, Acts decides.
     class Elements
+      include Places
+
       # kind: :step, :part, :foot, :side, :way, :amount, :doubt, :it, :with, :no, :filler or :unknown; value: what it
       # is (a Step, a layer, a side, eighths …); at, size: its words; typed: the word.
       Element = Struct.new(:kind, :value, :at, :size, :word)
 
-      # Prepositional phrases of level and place: what they say, longest first.
-      PLACES = {
-        /\A(?:on|onto|to|into|in|down (?:to|on|onto)) (?:the |your |a |one |both |right |left )*knee\b/ => "kneel",
-        /\A(?:on|onto|to|into) (?:the |your )*(?:floor|ground|mat|carpet|deck)\b/ => "lie",
-        /\A(?:on|onto|to) (?:the |your )?(?:left |right )?hip\b/ => "lie",
-        /\A(?:on|onto) the back\b(?! wall| corner| leg| foot)/ => "lie",
-        /\A(?:on|onto|to) (?:your |my |our |their |the )?(?:tummy|belly|stomach|spine|bottom|bum)\b/ => "lie",
-        /\A(?:on|onto|to) (?:your|my|our|their) back\b(?! wall| corner| leg| foot)/ => "lie",
-        /\A(?:on|onto) (?:your |the )*(?:other )?(?:side|front)\b(?! foot| leg| of)/ => "lie",
-        /\A(?:on|onto|to|into|in) (?:the |your |a )*(?:chair|seat|stool|bench)s?\b(?! pose)/ => "sit on a chair",
-        /\A(?:on|onto|to|into|in) (?:the |a )*splits?\b/ => "splits",
-        /\A(?:on|onto|to) (?:all fours|(?:your )?hands and knee)\b/ => "all fours",
-        /\A(?:in|into|up in|up into) the lift\b/ => "carried"
-      }.freeze
-      # What leaves values open: who leads, where it goes, where nobody can know what is.
-      DOUBTS = {
-        ["wherever", "contact", "they take you", "(?:he|she|they) (?:takes?|leads?|turns?|moves?) \\w+"] =>
-          %i[weight facing level],
-        ["partners?", "flyers?", "bases?", "anywhere", "somewhere(?: else)?", "all over",
-         "a?round the (?:room|stage|floor|circle|space)",
-         "(?:the )?(?:perimeter|outside edge)", "in (?:a |the )?(?:circles?|square|triangle|figure of eight|spiral)",
-         "(?:to|into|find) (?:your|a|the|their) (?:new |own |next )?(?:spots?|places?|positions?|formation)",
-         "in (?:a |the )?ring", "with your friend", "face to face", "each other"] =>
-          %i[weight facing],
-        ["(?:to|into|towards) (?:the )?\\w+ (?:corner|wings|exit)", "away from (?:us|me|the audience|the front)",
-         "(?:the )?(?:windows?|door)(?: side| wall)?", "exit(?:ing)?", "enter(?:ing)?",
-         "croisee?", "effacee?", "ecartee?", "epaule(?:ment)?", "en tournant", "entournant",
-         "in profile", "side on"] =>
-          %i[facing]
-      }.transform_keys { |texts| /\A(?:#{texts.join('|')})\b(?! (?:hands?|arms?|shoulders?)\b)/ }.freeze
       # Where a turn ends, and over which shoulder it goes.
       FACES = %w[back front audience crowd house us me upstage downstage corner wings window windows].freeze
       WALLS = ["(?:back|front|downstage|upstage) (?:right|left)", "(?:back|left|right|side) wall", "back corner",
@@ -59,6 +31,10 @@ module Core
       ENDS_UP = %w[
         end ends ended ending finish finishes finishing wind winds line lined lining set mess speed hurry warm make
       ].to_set.freeze
+      STAGE = %w[stage upstage downstage].freeze
+      GOING = %w[walk walks run runs skip skips march go exit].freeze
+      STANDING_ON = %w[stand stands standing step steps climb climbs jump jumps hop hops leap].freeze
+      SEAT = /\A(?:up )?(?:on|onto) (?:the |your |a )*(?:chair|seat|stool|bench)\b/
       PART_WAY = %w[way down up].freeze
       TEMPO = %w[time speed count counts tempo].freeze
       # "turn in your knees": the legs turn in the hips, and nobody goes round.
@@ -66,8 +42,8 @@ module Core
       TURNED = %w[turn turns turning rotate rotates].freeze
       ROUND = (TURNED + %w[spin spins spinning pirouette pirouettes]).freeze
       NEGATIONS = %w[no not without dont never].freeze
-      private_constant :PLACES, :DOUBTS, :FACES, :WALLS, :FACE, :SHOULDER, :STARTS, :NEGATIONS,
-                       :ENDS_UP, :KNEE_DOWN, :PART_WAY, :TEMPO, :ROTATED, :TURNED, :ROUND, :OF_PEOPLE, :DRAWING
+      private_constant :FACES, :WALLS, :FACE, :SHOULDER, :STARTS, :NEGATIONS, :ENDS_UP, :KNEE_DOWN, :STAGE, :GOING,
+                       :STANDING_ON, :SEAT, :PART_WAY, :TEMPO, :ROTATED, :TURNED, :ROUND, :OF_PEOPLE, :DRAWING
 
       # words: [String], normalised.
       def initialize(words, vocabulary)
@@ -92,8 +68,11 @@ module Core
       def one(at)
         word = @words[at]
         return Element.new(:filler, word, at, 1, word) if word == "up" && ends_up?(at)
+        return Element.new(:filler, word, at, 2, word) if @words[at, 2] == %w[carry on]
         return Element.new(:filler, word, at, 3, word) if there_and_back?(at)
         return Element.new(:way, "back", at, 2, "back") if backing_up?(at)
+        return Element.new(:way, "offstage", at, 2, word) if off_to?(at)
+        return Element.new(:filler, word, at, 1, word) if stood_on?(at)
         return Element.new(:unknown, word, at, 2, word) if rotated?(at)
         return Element.new(:amount, 4, at, 3, "and a half") if half_more?(at)
 
@@ -116,6 +95,18 @@ module Core
           return Element.new(:doubt, doubts, at, match.count(" ") + 1, match)
         end
         rounds(rest, at)
+      end
+
+      # "walk off stage left", "run off right": where to.
+      def off_to?(at)
+        return false unless Lexicon::SIDES.key?(@words[at + 1])
+
+        STAGE.include?(@words[at]) || (@words[at] == "off" && at.positive? && GOING.include?(@words[at - 1]))
+      end
+
+      # "stand on the chair": nobody sits down on it.
+      def stood_on?(at)
+        STANDING_ON.include?(@words[[at - 1, 0].max]) && @words[at, 4].compact.join(" ").match?(SEAT)
       end
 
       # "turn and a half", "one and a half turns"; not "two and a half counts".

@@ -70,7 +70,7 @@ module Core
         when :word then word(token)
         when :number, :range then number(token)
         when :amount then amount(token)
-        when :over then lasting(token)
+        when :over then lasting(token, index)
         when :times then repeat(token)
         when :dash then dash(index)
         when :comma then break_off(token)
@@ -97,10 +97,19 @@ module Core
       end
 
       # "over 6", "for 4 counts".
-      def lasting(token)
+      def lasting(token, index)
+        return @segments[-2].last.over = token.value if long_before?(index)
         return word(Tokens::Token.new(:word, token.text, "")) unless group&.kind == :words
 
         group.over = token.value
+      end
+
+      # "walk left, 8 counts": as long as that, and nothing else is said.
+      def long_before?(index)
+        before = @segments[-2]&.last
+        return false unless group.nil? && before&.kind == :words && [nil, :comma].include?(@tokens[index + 1]&.kind)
+
+        @segments[-2].one? && before.over.nil? && before.amount.nil? && before.times.nil?
       end
 
       def repeat(token)

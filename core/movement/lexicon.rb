@@ -29,7 +29,9 @@ module Core
       # Parts above the legs, with the layer that moves when they do.
       PARTS = {
         arms: %w[arm arms hand hands elbow elbows wrist wrists finger fingers fist fists palm palms thumb thumbs
-                 wings pom poms prop hat hats cane canes fan fans scarf scarves ribbon ribbons skirt skirts],
+                 wings pom poms prop hat hats cane canes fan fans scarf scarves ribbon ribbons skirt skirts
+                 chair chairs stool stools table tables box boxes crate crates suitcase suitcases umbrella umbrellas
+                 basket baskets lantern lanterns flag flags banner banners rope ropes],
         head: %w[head heads chin face eye eyes nose neck gaze hair ear ears focus],
         body: %w[body shoulder shoulders chest rib ribs ribcage torso spine hip hips pelvis bottom bum belly waist
                  upper core lap]

@@ -12,12 +12,14 @@ module Core
                "(?: the| your| crossing| stepping)*"
       FOOT = "(?<side>right|left)(?: (?:foot|leg|one))?(?: (?:over|behind)(?: the| your)? (?:right|left))?"
       FROM = "from (?:the |your )*(?<side>right|left)(?: foot| leg)?(?! (?:side|corner|wing|wall|shoulder|hip|to)\\b)"
-      FIRST = "#{BEGINS} #{FOOT}(?: first)?|#{FOOT}(?: crossing| stepping| going)? " \
+      DOING = "(?: crossing| stepping| going| touch(?:es|ing)?| steps| goes| kick(?:s|ing)?)?"
+      FIRST = "#{BEGINS} #{FOOT}(?: first)?|#{FOOT}#{DOING} " \
               "(?:first|starts|start|leads|begins)|#{FROM}".freeze
       LEAD = /\b(?:#{FIRST})\b(?! \w* ?(?:arm|hand))/
       ROW_OF_SIDES = /(?:[\s,]+(?:right|left|rt|lt|lft|r|l)(?![[:alpha:]]))+\s*\z/i
       # What it is like, and not what it is: "like a waltz".
       LIKE = /\A(?:its |just |almost |a bit |sort of |kind of )*like (?:a|an|the|youre|when|its)\b/
+      LIKENESS = /\blike (?:a|an|the|some|when)(?: (?!(?:and|then|but|with|you|on|to|right|left)\b)\w+){1,3}/
       FREE_FEET = %i[weight].freeze
 
       include Facts
@@ -37,7 +39,7 @@ module Core
 
       def found
         @found ||= begin
-          folded = @words.map(&:first)
+          folded = unlike(@words.map(&:first))
           @lead = take_lead(folded)
           @said = Statements.of(folded.map(&:to_s))
           @said.each { |said| folded.fill(nil, said.at, said.size) }
@@ -47,6 +49,17 @@ module Core
       end
 
       private
+
+      # "arms go round like a big wheel": what it is like nobody dances.
+      def unlike(folded)
+        return folded unless folded.include?("like")
+
+        folded.join(" ").scan(LIKENESS) do
+          match = Regexp.last_match
+          folded.fill(nil, match.pre_match.count(" "), match[0].strip.count(" ") + 1)
+        end
+        folded
+      end
 
       def take_lead(folded)
         match = LEAD.match(folded.join(" ")) or return

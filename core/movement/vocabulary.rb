@@ -38,6 +38,7 @@ module Core
         @names = {}
         @exact = @steps.reverse.to_h { |step| [step.name, step] }
         @steps.each { |step| [step.name, *step.aliases].each { |name| name(name, step) } }
+        @several = name_several
         @phrases = {}
         @longest = @names.keys.map(&:split).group_by(&:first).transform_values { |names| names.map(&:size).max }
       end
@@ -77,13 +78,26 @@ module Core
       end
       ENDINGS = /\A(?<stem>[a-z]{3,})(?:ing|es|s|ed)\z/
 
+      # Whether words from one on are several of a step that is called by more than one: "step touches".
+      def several?(words) = [2, 3, 4].any? { |count| @several.include?(words.first(count).join(" ")) }
+
       def find(name) = @exact[name] || @names[Vocabulary.fold(name)] || @names[Lexicon.spelt(name)]
 
       # A name is found as it is written, and as it is read where it has short words in it ("wheel bk").
       def name(name, step)
         [Vocabulary.fold(name), Lexicon.spelt(name)].each { |written| @names[written] ||= step }
       end
-      private :name, :inflected
+
+      # "jazz squares", "step touches": as one of them. The names, as they are read.
+      def name_several
+        names = @names.keys.grep(SEVERAL_WORDS).to_h do |name|
+          [Lexicon.spelt(name.sub(/(?:ch|sh|x|s)\z/, '\0e') << "s"), @names[name]]
+        end
+        names.each { |name, step| @names[name] ||= step }
+        names.keys.grep(/s\z/).to_set
+      end
+      SEVERAL_WORDS = / [a-z]{3,}\z/
+      private :name, :inflected, :name_several
 
       DEFAULT = new.freeze
     end

@@ -5,6 +5,9 @@ module Core
     class Acts
       # Feet without a verb: "R L R L", "R side", "left foot out"; and what is left over at the end.
       module Feet
+        DOES = /\A[a-z]{3,}[^s]s\z/
+        private_constant :DOES
+
         private
 
         # "R side", "left foot out": a foot without a verb.
@@ -77,6 +80,19 @@ module Core
           return unnamed if @sides.size == 1 && (told_of? || (current.nil? && %i[upper unknown].include?(@after)))
 
           put_sides
+        end
+
+        # "the right one peels": what that foot does nobody knows.
+        def put_unknown(element)
+          start(element, step: nil, sides: own_sides, unknown: [element.word])
+          @noun = nil
+        end
+
+        def does?(element)
+          return false unless element.word.match?(DOES)
+
+          between = @elements[(@elements.index(@sides.last) + 1)...@at]
+          between.all? { |each| %i[filler foot].include?(each.kind) }
         end
 
         # "the right is just decoration".

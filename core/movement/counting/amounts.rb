@@ -52,7 +52,12 @@ module Core
           return false unless following&.kind == :word && given > 1
           return false if given > @last && ((@last.positive? && counts_first?) || counted_later?(given))
 
-          HOW.include?(following.value) || (plural?(following) && (given <= @last || @last.zero?))
+          HOW.include?(following.value) || steps_next? || (plural?(following) && (given <= @last || @last.zero?))
+        end
+
+        # "four step touches": several words that name one step.
+        def steps_next?
+          Vocabulary::DEFAULT.several?((1..4).map { |by| value(by) })
         end
 
         def plural?(token) = token.value.match?(/[^s]s\z/) || token.value == "feet"
@@ -80,7 +85,7 @@ module Core
 
           following = value(1)
           return amount(given) if following.match?(NOUNS) || following.match?(TIMES) || HOW.include?(following)
-          return amount(given) if plural_next? || value(-1) == "for"
+          return amount(given) if plural_next? || steps_next? || value(-1) == "for"
 
           keep
         end

@@ -8,7 +8,9 @@ module Core
         HALVES = ["pivot turn", "ball-change"].freeze
         SEVERAL = /\b(?:two|three|four|five|six|seven|eight|\d) (?:steps|walks|runs)\b/
         OTHER_LEG = /\bwith (?:the |your )?(?:left|right) (?:leg |foot |one )?(?:back|behind)\b/
-        private_constant :HALVES, :SEVERAL, :OTHER_LEG
+        GOING = %w[walk run skip gallop].freeze
+        PUT_WAYS = %w[behind front across beside side].freeze
+        private_constant :HALVES, :SEVERAL, :OTHER_LEG, :PUT_WAYS, :GOING
 
         private
 
@@ -17,10 +19,12 @@ module Core
 
         # Who goes round somewhere may face anywhere.
         def astray(act)
-          going = %w[walk run skip gallop].include?(act.step.name)
-          return [:facing] if act.step.name == "circle" && act.from.zero? && act.sides.any?
+          return [:facing] if act.foot? && act.ways.intersect?(%w[round around]) && act.amount.nil?
 
-          going && act.ways.intersect?(%w[round around upstage]) ? [:facing] : []
+          return [:facing] if act.step.name == "circle" && act.from.zero? && act.sides.any?
+          return [:facing] if act.step.name == "face" && act.face.nil?
+
+          GOING.include?(act.step.name) && act.ways.intersect?(%w[upstage away]) ? [:facing] : []
         end
 
         # What a step leaves open; not which way it faces, where that was said.
@@ -47,10 +51,16 @@ module Core
         def landing(act, sides)
           return %i[weight start] if half_said?(act, sides) || several?(act)
 
-          open = onto_or_toward?(act, sides) || other_leg?(act) || stepped_over?(act, sides) ||
-            whose_foot?(act, sides) || whose_knee?(act, sides) || toward?(act) || up?(act)
-          open ? [:weight] : []
+          named_unclearly?(act, sides) || stepped_over?(act, sides) || set_down?(act) ? [:weight] : []
         end
+
+        def named_unclearly?(act, sides)
+          onto_or_toward?(act, sides) || other_leg?(act) || whose_foot?(act, sides) || whose_knee?(act, sides) ||
+            toward?(act) || up?(act) || crossed?(act)
+        end
+
+        # Whether a foot comes down somewhere, with or without the weight.
+        def set_down?(act) = comes_down?(act) || put_somewhere?(act) || lands?(act)
 
         # "jump L": to the left, or onto it; "R knee": up, or only bent.
         def onto_or_toward?(act, sides)
@@ -79,6 +89,23 @@ module Core
 
         # "up R foot": onto it, or it goes up.
         def up?(act) = act.step.foot == :rise && act.sides.one? && act.noun == "foot"
+
+        # "swing L through, land": on that foot or back on the other.
+        def lands?(act)
+          act.step.name == "hold" && act.sides.empty? && spoken.match?(/\A(?:and |then )*land(?:s|ing)?\b/) &&
+            (@after == :gesture || before(act)&.step&.foot == :free)
+        end
+
+        # "finish with the left leg crossed in front": how it looks, and not where the weight is.
+        def crossed?(act) = act.step.name == "cross" && spoken.match?(/\b(?:leg|foot)(?: is)? crossed\b/)
+
+        # "put it behind": set down there, with or without the weight.
+        def put_somewhere?(act)
+          act.step.foot == :put && act.sides.empty? && act.it && act.ways.intersect?(PUT_WAYS)
+        end
+
+        # "hitch R coming down on 2": the foot that was up, and nobody says whether onto it.
+        def comes_down?(act) = act.step.foot == :free && spoken.match?(/\b(?:coming|comes|come) down\b/)
 
         # "step knee R".
         def whose_knee?(act, sides) = act.noun == "knee" && sides.one? && act.step.name == "step" && act.ways.empty?

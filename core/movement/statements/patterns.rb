@@ -44,7 +44,7 @@ module Core
                 "(?:#{ENDS} (?:with )?)?" \
                 "#{DET}weight #{IS}(?:forward |back |all |right )?(?:on |onto |over |in |to |into |" \
                 "over to )?(?:#{DET}(?:front|back|standing|supporting|other) (?:foot|leg) " \
-                "(?:which is |thats |that is |being |so ))?#{DET}#{SIDE}#{FOOT}",
+                "(?:which is |thats |that is |being |so ))?#{DET}#{SIDE}\\b#{NOT_FEET}#{FOOT}",
         ended: "(?:so )?(?:you )?(?<word>#{ENDS}) (?:it |up |there |wide |everything |still |balanced |steady |" \
                "back |" \
                "standing |with |and |weight )*(?:on |onto |over )?#{DET}#{SIDE}\\b#{NOT_FEET}" \
@@ -75,7 +75,8 @@ module Core
                   "(?: apart)?(?: (?:left|right)\\z)?)",
         position: "(?:(?:in|to|into|finish|close|closes|closed|closing|hold|land|lands|behind|front) )+" \
                   "(?:a |the |your )?(?:first|second|fourth|fifth|parallel|1st|2nd|4th|5th)(?: position)?" \
-                  "(?! (?:time|one|half|group|passe|retire|attitude|arms?))(?: (?:with )?(?:the |your )?(?:left|" \
+                  "(?! (?:left |right )?(?:time|one|half|group|passe|retire|attitude|arms?|kick|leg))" \
+                  "(?: (?:with )?(?:the |your )?(?:left|" \
                   "right) (?:foot |leg )?" \
                   "(?:is )?(?:back|behind|front|in front|forward))?|" \
                   "(?:first|second|fifth) (?:position|(?=plie|demi|grand|releve|hold))",

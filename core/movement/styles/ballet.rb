@@ -7,7 +7,9 @@ module Core
       BALLET = [
         Step.of("pas de bourrée", "pdb", "pas de bourree", "bourree", "pas de b",
                 weights: %i[lead other lead], swing: [0, 6, 12], counts: 2),
-        Step.of("balancé", "balance", "bal", "waltz step", "waltz", "pas de basque",
+        Step.of("tombé pas de bourrée", "tombe pas de bourree", "tombé pdb", "tombe pdb",
+                weights: %i[lead other lead other], swing: [0, 12, 18, 24], counts: 3),
+        Step.of("balancé", "balance", "bal", "waltz step", "waltz", "pas de basque", "triplet",
                 weights: %i[lead other lead], swing: [0, 12, 24], counts: 3),
         Step.of("waltz turn", weights: %i[lead other lead], swing: [0, 12, 24], counts: 3, turn: 4),
         Step.of("plié", "plie", "bend knees", "dip", "demi plié", layer: :body),

@@ -19,7 +19,7 @@ module Core
         Step.of("shimmy", "wiggle", "twerk", "thrust", "vibrate", "nae", "bend", "bends", "straighten", "straightens",
                 "body wave", "body rock", "isolate", "isolations", "bow", "bows", "bend your knee", "bend knee",
                 "knee bend", "pat your knee", "lean in", "tense", "shiver", "crunch", "ripple", "undulate",
-                "knock", "knock your knee", "curl up", "curl", "smile", "wink", "nothing else", "shoulder roll",
+                "knock", "knock your knee", "smile", "wink", "nothing else", "shoulder roll",
                 "shoulder rolls", "roll the shoulders",
                 "rock side to side", "rock back and forth", "swing side to side", layer: :body),
         Step.of("shout", "sing", "roar", "call", "stamp your voice", "hum", "whisper", layer: :breath),

@@ -7,6 +7,7 @@ module Core
       SEATED = [
         Step.of("wheel", "wheel forward", "wheel back", "wheel bk", "wheel fwd", "push wheels",
                 "wheels back", "wheels forward", "wheels", "push and glide",
+                "roll your chair", "roll the chair", "roll your wheelchair", "roll in your chair", "push your chair",
                 weights: [:seated], level: :seated, layer: :body, wheels: :rolling),
         Step.of("sit on a chair", weights: [:seated], level: :seated),
         Step.of("wheel turn", "turn chair", "chair turn", "chair spin", "spin chair",
