@@ -105,7 +105,7 @@ module Core
       def begin_step(step, element)
         put_sides if @sides.any? && (side_steps?(step, element) || steps_before?(step))
         round = turn_first(element)
-        step = @vocabulary.find("lift") if @noun == "leg" && step.name == "slide"
+        step = @vocabulary.find("lift") if step.name == "slide" && (@noun == "leg" || from_knees?)
         start(element, step:, sides: own_sides, noun: @noun, round:)
         @noun = nil
       end
@@ -121,10 +121,12 @@ module Core
       def take_side(element)
         return if part_next? || unmeant? || placed_beside?
         return current.sides << element.value if unknown_yet?
+        return current.doubts += [:weight] if other_way?
         return begin_with(element) if led?(current)
         return @sides << element if begins_anew?
         return if current.upper?
         return current.round = element.value if turned_by?(current)
+        return if heading?(current)
 
         current.toward = true if %w[to towards].include?(word_before)
         current.sides << element.value

@@ -40,10 +40,12 @@ module Core
       # "turn in your knees": the legs turn in the hips, and nobody goes round.
       ROTATED = /\A(?:in|out)(?: (?:the|your|both|left|right))* (?:knee|foot|feet|toe|leg)/
       TURNED = %w[turn turns turning rotate rotates].freeze
+      TURNED_ROUND = (TURNED + %w[spin spins flip flips swing swings tip tips put puts]).freeze
       ROUND = (TURNED + %w[spin spins spinning pirouette pirouettes]).freeze
       NEGATIONS = %w[no not without dont never].freeze
       private_constant :FACES, :WALLS, :FACE, :SHOULDER, :STARTS, :NEGATIONS, :ENDS_UP, :KNEE_DOWN, :STAGE, :GOING,
-                       :STANDING_ON, :SEAT, :PART_WAY, :TEMPO, :ROTATED, :TURNED, :ROUND, :OF_PEOPLE, :DRAWING
+                       :STANDING_ON, :SEAT, :PART_WAY, :TEMPO, :ROTATED, :TURNED, :TURNED_ROUND, :ROUND, :OF_PEOPLE,
+                       :DRAWING
 
       # words: [String], normalised.
       def initialize(words, vocabulary)
@@ -165,15 +167,24 @@ module Core
       def kind(word, at)
         return [:side, Lexicon::SIDES[word]] if Lexicon::SIDES.key?(word)
         return [:part, Lexicon::PARTS[word]] if Lexicon::PARTS.key?(word)
+        return %i[part arms] if handled?(word, at)
         return [:foot, word] if Lexicon::FEET.include?(word) || word == "knee"
         return [:amount, 6] if word == "quarter" && at.positive? && @words[at - 1] == "three"
         return [:amount, Lexicon::AMOUNTS[word]] if Lexicon::AMOUNTS.key?(word) && !of_people?(word, at)
-        return [:way, word] if Lexicon::DIRECTIONS.include?(word)
 
         small(word)
       end
 
+      # "drag the chair", "turn the chair"; who turns "your chair" may sit in it.
+      def handled?(word, at)
+        return false unless Lexicon::FURNITURE.include?(word)
+
+        before = @words[[at - 3, 0].max...at]
+        before.intersect?(Lexicon::HANDLING) || (before.last == "the" && before.intersect?(TURNED_ROUND))
+      end
+
       def small(word)
+        return [:way, word] if Lexicon::DIRECTIONS.include?(word)
         return [:it, word] if %w[it them].include?(word)
         return [:with, word] if %w[with while as].include?(word)
         return [:and, word] if %w[and then].include?(word)

@@ -30,14 +30,19 @@ module Core
       PARTS = {
         arms: %w[arm arms hand hands elbow elbows wrist wrists finger fingers fist fists palm palms thumb thumbs
                  wings pom poms prop hat hats cane canes fan fans scarf scarves ribbon ribbons skirt skirts
-                 chair chairs stool stools table tables box boxes crate crates suitcase suitcases umbrella umbrellas
-                 basket baskets lantern lanterns flag flags banner banners rope ropes],
+                 umbrella umbrellas basket baskets lantern lanterns flag flags banner banners rope ropes],
         head: %w[head heads chin face eye eyes nose neck gaze hair ear ears focus],
         body: %w[body shoulder shoulders chest rib ribs ribcage torso spine hip hips pelvis bottom bum belly waist
                  upper core lap]
       }.flat_map { |layer, words| words.map { |word| [word, layer] } }.to_h.freeze
       # What moves in a layer, where nothing else says it: the step that stands for it.
       GENERIC = { arms: "arms", head: "head", body: "body" }.freeze
+
+      # What is handled only where somebody says so: "drag the chair".
+      FURNITURE = %w[chair chairs stool stools table tables box boxes crate crates bench benches suitcase
+                     suitcases].to_set.freeze
+      HANDLING = %w[drag drags push pushes pull pulls lift lifts carry carries move moves raise hold holds slide
+                    slides].freeze
 
       FEET = %w[foot feet leg legs toe heel ankle].freeze
 

@@ -90,13 +90,14 @@ module Core
 
       # "jazz squares", "step touches": as one of them. The names, as they are read.
       def name_several
-        names = @names.keys.grep(SEVERAL_WORDS).to_h do |name|
+        names = @names.keys.grep(SEVERAL_WORDS).grep_v(COUNTED).to_h do |name|
           [Lexicon.spelt(name.sub(/(?:ch|sh|x|s)\z/, '\0e') << "s"), @names[name]]
         end
         names.each { |name, step| @names[name] ||= step }
         names.keys.grep(/s\z/).to_set
       end
       SEVERAL_WORDS = / [a-z]{3,}\z/
+      COUNTED = /\A(?:#{Lexicon::NUMBERS.keys.join('|')}|\d+) /
       private :name, :inflected, :name_several
 
       DEFAULT = new.freeze

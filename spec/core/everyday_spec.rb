@@ -149,6 +149,34 @@ RSpec.describe Core::Movement do
     expect(ending("walk two and a half counts").facing.value).to eq(1)
   end
 
+  it "counts several of a step in two words, and as many as the counts that are said behind it" do
+    texts = ["four step touches, right first", "walk left, 8 counts", "body roll, 4 counts"]
+    moves = texts.map { |text| described_class::Reader.new.read(text).flat_map(&:moves) }
+    expect(moves.first.map(&:step)).to eq(["step-touch"] * 4)
+    expect(moves[1].size).to eq 8
+    expect(moves.last.first.length).to eq 48
+    expect(ending("four step touches, right first").weight.value).to eq :left
+    expect(ending("take two steps to the right").weight.source).not_to eq :derived
+  end
+
+  it "takes furniture, likeness and places for what they are" do
+    standing = ["stand on the chair", "arms like a big wheel", "drag the chair L", "spin the chair to the back"]
+    expect(standing.map { |text| ending(text) }.map { |body| [body.level.value, body.facing.value] }).to all(
+      eq([:standing, 1])
+    )
+    open = ["walk off stage left", "run off right", "drag the chair L", "weight on the right hand", "curl up small"]
+    expect(open.map { |text| ending(text).weight.source }).to all(eq(:not_stated))
+    expect(ending("sit on the chair").level.value).to eq :seated
+  end
+
+  it "supposes a landing, a leg that looks crossed and a knee that may be down, and claims none of them" do
+    texts = ["suspend on R, swing L through, land", "finish with your left leg crossed in front", "kick to the left",
+             "hitch R coming down on 2", "tendu R, pirouette, land back"]
+    expect(texts.map { |text| ending(text).weight.source }).to all(eq(:supposed))
+    expect(ending("knee R down").level.source).to eq :supposed
+    expect(ending("kneel R and slide L out").level.value).to eq :kneeling
+  end
+
   it "keeps alternatives on the same counts as one thing that nobody is said to dance" do
     lines = ["5 spin and wave, or just wave", "7-8 jump or clap", "walk L R, 5-6 wave or clap"].map do |text|
       described_class::Reader.new.read(text).first

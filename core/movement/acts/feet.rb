@@ -102,8 +102,11 @@ module Core
           @elements.any? { |each| %w[is was are].include?(each.word) } || placed?
         end
 
-        # "to the wings on the right": a place.
-        def placed? = [%w[on the right], %w[on the left]].include?(@elements.last(3).map(&:word))
+        # "to the wings on the right", "to the left": a place.
+        def placed?
+          last = @elements.last(3).map(&:word)
+          (last.first == "to" && @elements.size == 3) || [%w[on the right], %w[on the left]].include?(last)
+        end
 
         # A side after what the arms did, or after what nobody knows, is no step.
         def unnamed

@@ -13,6 +13,9 @@ module Core
         # Whether a step's name says only more of what was named before.
         def no_step?(step, element) = manner?(element) || shapes?(step, element) || lying_word?(step, element)
 
+        # "to the R knee and slide L out": nobody gets up by it.
+        def from_knees? = %i[kneeling floor].include?(current&.step&.level) && following(2)&.word == "out"
+
         # "switch by jumping": how, and no jump of its own.
         def manner?(element) = before&.word == "by" && element.word.end_with?("ing") && !current.nil?
 

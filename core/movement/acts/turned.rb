@@ -72,6 +72,16 @@ module Core
           @sides.last.value.tap { @sides = [] }
         end
 
+        # "swing R to the left": where it goes.
+        def heading?(act)
+          act.foot? && act.step.foot == :free && act.sides.any? && %w[to towards].include?(word_before)
+        end
+
+        # "two steps to the right and two to the left": the other way, and with which foot nobody says.
+        def other_way?
+          @joined && current&.foot? && %w[to towards].include?(word_before) && %i[step side foot].none?(following&.kind)
+        end
+
         def turning?(act) = turns?(act.step) || !act.amount.nil?
       end
     end

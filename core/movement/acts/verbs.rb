@@ -126,7 +126,11 @@ module Core
         # "kick L and straight back down": that foot.
         def gestured? = current.foot? && current.step.foot == :free && current.sides.one?
 
-        def foot_part(element) = start(element, step: @vocabulary.find("body"), sides: own_sides)
+        # "knee R down" on its own kneels; after a lifted knee it only comes down.
+        def foot_part(element)
+          kneels = @noun == "knee" && element.word == "down" && @after != :gesture
+          start(element, step: @vocabulary.find(kneels ? "knee down" : "body"), sides: own_sides)
+        end
 
         # "fall onto L": a step.
         def onto_foot?(step)

@@ -136,7 +136,13 @@ module Core
 
           return :upper if UPPER.include?(move.layer) && move.text.match?(/\b(?:right|left|[rl])\b/i)
 
-          :gesture if move.layer == :feet && @vocabulary.find(move.step.to_s)&.foot == :free
+          foot_before(@vocabulary.find(move.step.to_s)) if move.layer == :feet
+        end
+
+        def foot_before(step)
+          return :spun if step&.foot == :standing && step.turn != 0
+
+          :gesture if step&.foot == :free
         end
 
         # Words before a colon that name no step.

@@ -83,6 +83,7 @@ module Core
         # "side steps to the right", "pas de bourrée to the right": where to, and not with which foot.
         def toward?(act)
           return false unless act.toward
+          return true if act.step.foot == :free
 
           act.step.name == "pas de bourrée" || act.step.turn.negative? || spoken.match?(/\b(?:steps|walks|runs)\b/)
         end
@@ -93,7 +94,7 @@ module Core
         # "swing L through, land": on that foot or back on the other.
         def lands?(act)
           act.step.name == "hold" && act.sides.empty? && spoken.match?(/\A(?:and |then )*land(?:s|ing)?\b/) &&
-            (@after == :gesture || before(act)&.step&.foot == :free)
+            (%i[gesture spun].include?(@after) || before(act)&.step&.foot == :free)
         end
 
         # "finish with the left leg crossed in front": how it looks, and not where the weight is.

@@ -33,6 +33,7 @@ module Core
         Step.of("tombé", "tombe", weights: [:lead]),
         Step.of("jeté", "jete", "petit jeté", "petits jetés", "grand jeté",
                 weights: [:lead], needs: :standing, hazards: %w[jump]),
+        Step.of("tour jeté", "tour jete", weights: [:lead], needs: :standing, doubts: [:facing], hazards: %w[jump]),
         Step.of("sauté", "saute", "sautés", weights: [:both], needs: :standing, hazards: %w[jump]),
         Step.of("changement", "changements", weights: [:both], needs: :standing, hazards: %w[jump]),
         Step.of("assemblé", "assemble", weights: [:both], needs: :standing, hazards: %w[jump]),

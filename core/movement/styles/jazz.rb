@@ -8,6 +8,7 @@ module Core
         Step.of("ball-change", "ball change", "ball ch", "bc", "ball chg", weights: %i[lead other], swing: [0, 6]),
         Step.of("kick-ball-change", "kick ball change", "kbc", "kick ball ch",
                 weights: %i[lead other], swing: [6, 12], counts: 2),
+        Step.of("criss cross", "criss-cross", "crisscross", "criss crosses", doubts: %i[weight]),
         Step.of("step-touch", "step touch", "step tch", "step tap", "step touches", weights: [:lead], counts: 2),
         Step.of("grapevine", "vine", "grape vine", weights: %i[lead other lead], swing: [0, 12, 24], counts: 4),
         Step.of("jazz square", "box step", "jazz box",
