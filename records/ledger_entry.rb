@@ -10,6 +10,9 @@ module Records
     validates :kind, inclusion: { in: Core::Learning::Entry::KINDS }
     validates :note, length: { maximum: 300 }
 
-    def self.for_cell(person_id, item_key) = where(person_id:, item_key:).order(:id)
+    # strand: Core::Learning::Strand.
+    def self.for_cell(person_id, item_key, strand = Core::Learning::Strand::OWN)
+      where(person_id:, item_key:, **Mapping::Learnings.columns(strand)).order(:id)
+    end
   end
 end

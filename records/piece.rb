@@ -46,6 +46,8 @@ module Records
     has_many :agreements
     has_many :join_facts
     has_many :asides
+    has_many :understudies
+    has_many :overrulings
     has_many :formations
     has_many :version_people, class_name: "Records::VersionPerson"
 

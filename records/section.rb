@@ -34,6 +34,8 @@ module Records
     validates :fidelity, inclusion: { in: FIDELITIES }
     validates :method_preset, inclusion: { in: METHODS }
     validates :time, inclusion: { in: TIMES }
+    validates :learned_way, inclusion: { in: Core::Learning::Way::NAMES }, allow_nil: true
+    validates :learned_runs, numericality: { only_integer: true, in: 1..20 }, allow_nil: true
     validates :teachers_needed, inclusion: { in: NEEDED }
     validates :feel, inclusion: { in: FEELS }
     validates :layer_school, inclusion: { in: LAYERS }

@@ -44,6 +44,9 @@ module Records
     has_many :learning_states
     has_many :mails
     has_many :submissions
+    has_many :understudies
+    has_many :hand_overs
+    has_many :overrulings
 
     validates :name, presence: true, length: { maximum: 80 }
     validates :time_zone, inclusion: { in: ->(_) { TZInfo::Timezone.all_identifiers } }
@@ -60,7 +63,10 @@ module Records
       "latest_finish" => 1320,
       "re_warm" => 5,
       "recap" => 5,
-      "to_music" => 5
+      "to_music" => 5,
+      "learned_way" => "ticks",
+      "clean_runs" => 3,
+      "self_reports" => false
     }.freeze
 
     # What steps are called here: the studio's own words before the known ones, and what words mean to each teacher.

@@ -14,18 +14,22 @@ module App
       end
 
       def run
-        people = @piece.learning_states.where(item_key: @key, rung: 1..).pluck(:person_id)
-        Records::Mapping::Learnings.append(@piece, people.map { |person| entry(person) }) if people.any?
-        people.size
+        people = @piece.learning_states.where(item_key: @key, rung: 1..).pluck(*STRAND)
+        Records::Mapping::Learnings.append(@piece, people.map { |cell| entry(STRAND.zip(cell).to_h) }) if people.any?
+        people.map(&:first).uniq.size
       end
+
+      # Whoever has the old counts has them on every strand.
+      STRAND = %i[person_id track layer covers_person_id].freeze
+      private_constant :STRAND
 
       private
 
-      def entry(person)
+      def entry(cell)
         {
           studio_id: @piece.studio_id,
           piece_id: @piece.id,
-          person_id: person,
+          **cell,
           item_key: @key,
           kind: "changed",
           rung: 0,

@@ -6,13 +6,15 @@ module App
     module Ring
       module_function
 
-      def classes(cell, ladder, today)
+      # way: what makes it count as learned.
+      def classes(cell, ladder, today, way = Core::Learning::Way::DEFAULT)
         found = ["r#{cell.rung}"]
-        found << "learned" if ladder.learned?(cell.rung)
+        found << "learned" if way.learned?(cell, ladder)
         if cell.rung >= Core::Learning::Cell::TEMPO && %i[fading rusty].include?(cell.freshness(today))
           found << "fading"
         end
         found << "changed" if cell.changed
+        found << "reported" if cell.reported.positive?
         found.join(" ")
       end
 

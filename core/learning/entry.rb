@@ -11,6 +11,8 @@ module Core
       BY_HAND = %w[taught danced signed_off corrected].freeze
       # Kinds that lift the cell to their rung; the others only inform.
       LIFTING = %w[taught danced signed_off clip_reviewed].freeze
+      # Kinds by which somebody who teaches answers what a dancer reported; "corrected" says: not yet.
+      ANSWERING = (LIFTING + %w[corrected]).freeze
 
       private
 

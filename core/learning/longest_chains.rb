@@ -10,6 +10,9 @@ module Core
         # Links in it.
         def length = to - from + 1
       end
+      # What stands between a chain and one link more. link: its index; lacking: who is not ready for it or its join;
+      # more: how many of them it takes.
+      Longer = Struct.new(:link, :lacking, :more, keyword_init: true)
 
       # links: how many; present: person ids; items: Items; progress: Progress.
       def initialize(links:, present:, items:, progress:, share: SHARE, link_rung: "tempo", join_rung: "slow")
@@ -30,7 +33,32 @@ module Core
         kept.sort_by { |chain| [-chain.length, chain.from] }
       end
 
+      # What would make a chain longer by one link, at its end and before its beginning: [Longer], the easier first.
+      def longer(chain)
+        [[chain.from, chain.to + 1], [chain.from - 1, chain.to]]
+          .select { |from, to| from >= 1 && to <= @count }
+          .map { |from, to| step(from, to, to > chain.to ? to : from) }
+          .sort_by(&:more)
+      end
+
       private
+
+      def step(from, to, link)
+        inside = (from..to).map { |i| @danced[i - 1] }.reduce(:|)
+        missing = ((from..to).map { |i| @open[i - 1] } + (from...to).map { |i| @unjoined[i - 1] }).reduce(:|) & inside
+        total = Values::Bits.count(inside)
+        ready = total - Values::Bits.count(missing)
+        new = missing & (@open[link - 1] | @unjoined[seam(link, from)])
+        Longer.new(
+          link:,
+          lacking: people(new.zero? ? missing : new),
+          more: [((@share * total) - 1e-9).ceil - ready, 1].max
+        )
+      end
+
+      # The join that the further link brings, by its place: before it at the end, behind it at the beginning.
+      def seam(link, from) = link == from ? link - 1 : link - 2
+      def people(set) = Values::Bits.to_a(set).map { |i| @present[i] }
 
       def sets
         [(1..@count).map { |i| bits(@items.in_link(i)) },
@@ -64,7 +92,7 @@ module Core
           from:,
           to:,
           people: Values::Bits.count(inside),
-          missing: Values::Bits.to_a(missing & inside).map { |i| @present[i] }
+          missing: people(missing & inside)
         )
       end
 

@@ -2,46 +2,78 @@
 
 module Records
   module Mapping
-    # The log and its derived state <-> Core::Learning.
+    # The log and its derived state <-> Core::Learning. A cell is a person, an item and a strand.
     module Learnings
       Learn = Core::Learning
-      FIELDS = %i[person_id item_key rung days last_danced_on signed_off changed_since].freeze
-      private_constant :Learn, :FIELDS
+      STRAND = %i[track layer covers_person_id].freeze
+      KEY = [:person_id, :item_key, *STRAND].freeze
+      STATE = {
+        rung: :rung, days: :days, last_danced_on: :last_danced_on, signed_off: :signed_off, changed: :changed_since,
+        clean: :clean, reviewed: :reviewed, reported: :reported
+      }.freeze
+      OWN = { track: "own", layer: nil, covers_person_id: nil }.freeze
+      private_constant :Learn, :STRAND, :KEY, :STATE, :OWN
 
       module_function
 
       def ladder(piece) = Learn::Ladder.new(learned_from: piece.setting("learned_from"))
 
+      # What counts as learned in the studio.
+      def way(studio) = Learn::Way.new(name: studio.setting("learned_way"), runs: studio.setting("clean_runs"))
+
+      # {item key => Way} of sections for which it is another, of their repeats and of what groups have of their own.
+      def ways(piece)
+        other = piece.sections.select(&:learned_way).to_h do |section|
+          [section.id, Learn::Way.new(name: section.learned_way, runs: section.learned_runs || 3)]
+        end
+        return {} if other.empty?
+
+        of_sections(piece, other).merge(of_differences(piece, other))
+      end
+
       # Everybody's cells (or only some people's) as Core::Learning::Progress.
       def progress(piece, people: nil)
         rows = piece.learning_states
         rows = rows.where(person_id: people) if people
-        known = Hash.new { |cells, fields| cells[fields] = cell(fields) }
-        cells = Hash.new { |keys, key| keys[key] = {} }
-        rows.pluck(*FIELDS).each { |person, key, *fields| cells[key][person] = known[fields] }
-        Learn::Progress.new(cells.to_h, ladder: ladder(piece))
+        cells = cells(rows)
+        Learn::Progress.new(
+          cells.delete(Learn::Strand::OWN) || {},
+          ladder: ladder(piece),
+          way: way(piece.studio),
+          ways: ways(piece),
+          strands: cells
+        )
       end
 
       # The same with the cells read anew of which the log has entries newer than a number.
       def progress_since(piece, progress, seq)
-        keys = since(piece, seq)
-        rows = within(piece.learning_states, keys).pluck(*FIELDS)
-        newer = Hash.new { |items, key| items[key] = {} }
-        rows.each { |person, key, *fields| newer[key][person] = cell(fields) }
-        progress.with(newer.to_h)
+        newer = cells(within(piece.learning_states, since(piece, seq)))
+        progress.with(newer.delete(Learn::Strand::OWN) || {}, strands: newer)
       end
 
-      def cell((rung, days, last, signed, changed))
-        Learn::Cell.new(rung:, days:, last_danced_on: last, signed_off: signed, changed:)
+      # {Strand => {item key => {person id => Cell}}}; cells that are equal are one object.
+      def cells(rows)
+        known = Hash.new { |cells, fields| cells[fields] = cell(fields) }
+        strands = Hash.new { |all, fields| all[fields] = strand(*fields) }
+        found = Hash.new { |all, strand| all[strand] = Hash.new { |keys, key| keys[key] = {} } }
+        rows.pluck(*KEY, *STATE.values).each do |person, key, track, layer, covers, *fields|
+          found[strands[[track, layer, covers]]][key][person] = known[fields]
+        end
+        found.to_h { |strand, keys| [strand, keys.to_h] }
       end
 
+      def strand(track, layer, covers) = Learn::Strand.new(track:, layer:, covers:)
+      def columns(strand) = { track: strand.track, layer: strand.layer, covers_person_id: strand.covers }
+      def cell(fields) = Learn::Cell.new(**STATE.keys.zip(fields).to_h)
       def entry(row) = Learn::Entry.new(id: row.id, kind: row.kind, day: row.day, rung: row.rung, undoes: row.undoes_id)
 
-      # Adds entries (rows of the log, without their seq) and folds their cells anew; answers the new states. What was
-      # sent before (the same client_id) is not added again. Rows are locked in the order everybody keeps: cells by key,
-      # then the piece, whose number is held until the commit, so that no lower one becomes visible later.
+      # Adds entries (rows of the log, without their seq; without a strand they are of the own part) and folds their
+      # cells anew; answers the new states. What was sent before (the same client_id) is not added again. Rows are
+      # locked in the order everybody keeps: cells by key, then the piece, whose number is held until the commit, so
+      # that no lower one becomes visible later.
       def append(piece, entries)
-        keys = entries.map { |entry| [entry[:person_id], entry[:item_key]] }.uniq.sort
+        entries = entries.map { |entry| OWN.merge(entry) }
+        keys = sorted(entries.map { |entry| entry.values_at(*KEY) })
         LedgerEntry.transaction do
           lock(piece, keys)
           insert(piece, entries)
@@ -49,15 +81,30 @@ module Records
         end
       end
 
-      # Folds the log of these cells again and writes their state.
+      # Folds the log of these cells again and writes their state. keys: [[person, item key, track, layer, covers], …].
       def refold(piece, keys)
-        keys = keys.uniq.sort
+        keys = sorted(keys)
         LedgerEntry.transaction do
           lock(piece, keys)
           read_anew(piece)
           fold(piece, keys)
         end
       end
+
+      # Folds the cells of a whole piece again, as after a change of what counts as learned.
+      def refold_all(piece)
+        keys = piece.learning_states.pluck(*KEY)
+        refold(piece, keys) if keys.any?
+      end
+
+      # The key of a cell of somebody's own part.
+      def own(person, item_key) = [person, item_key, *OWN.values]
+
+      # The key of the cell that an entry is about.
+      def key_of(row) = KEY.map { |column| row[column] }
+
+      # Keys of all cells that the log or the states know.
+      def keys(piece) = piece.ledger_entries.distinct.pluck(*KEY) | piece.learning_states.pluck(*KEY)
 
       # Whoever has read the piece reads all of it again: states were folded without a new entry.
       def read_anew(piece)
@@ -66,11 +113,14 @@ module Records
 
       # Locks all cells of some items before a change of the piece that may mark them.
       def hold(piece, item_keys)
-        piece.learning_states.where(item_key: item_keys).order(:person_id, :item_key).lock.pluck(:id)
+        piece.learning_states.where(item_key: item_keys).order(*KEY).lock.pluck(:id)
       end
 
-      # Cells whose entries are newer than a number: [[person, item key], …].
-      def since(piece, seq) = piece.ledger_entries.where("seq > ?", seq).distinct.pluck(:person_id, :item_key)
+      # Cells whose entries are newer than a number.
+      def since(piece, seq) = piece.ledger_entries.where("seq > ?", seq).distinct.pluck(*KEY)
+
+      # In the order in which the database sorts them, nothing last.
+      def sorted(keys) = keys.uniq.sort_by { |key| key.map { |part| part.nil? ? [1, ""] : [0, part] } }
 
       def insert(piece, entries)
         last = take_numbers(piece, entries.size)
@@ -86,47 +136,52 @@ module Records
 
       def fold(piece, keys)
         entries = entries_of(piece, keys)
-        rows =
-          keys.map { |person, key| state_row(piece, person, key, Learn::Cell.fold(entries.fetch([person, key], []))) }
-        if rows.any?
-          LearningState.upsert_all(rows, unique_by: %i[piece_id person_id item_key], record_timestamps: false)
-        end
+        learned_from = piece.setting("learned_from")
+        rows = keys.map { |key| state_row(piece, key, Learn::Cell.fold(entries.fetch(key, []), learned_from:)) }
+        upsert(rows) if rows.any?
         rows
       end
 
+      def upsert(rows)
+        LearningState.upsert_all(rows, unique_by: :one_state_a_strand, record_timestamps: false)
+      end
+
       def lock(piece, keys)
-        blank =
-          keys.map do |person, key|
-            { studio_id: piece.studio_id, piece_id: piece.id, person_id: person, item_key: key }
-          end
-        if blank.any?
-          LearningState.insert_all(blank, unique_by: %i[piece_id person_id item_key], record_timestamps: false)
-        end
-        within(piece.learning_states, keys).order(:person_id, :item_key).lock.load
+        blank = keys.map { |key| { studio_id: piece.studio_id, piece_id: piece.id, **KEY.zip(key).to_h } }
+        LearningState.insert_all(blank, unique_by: :one_state_a_strand, record_timestamps: false) if blank.any?
+        within(piece.learning_states, keys).order(*KEY).lock.load
       end
 
       def entries_of(piece, keys)
-        wanted = keys.to_set
         within(piece.ledger_entries, keys).order(:id)
-          .select { |row| wanted.include?([row.person_id, row.item_key]) }
-          .group_by { |row| [row.person_id, row.item_key] }
+          .group_by { |row| key_of(row) }
+          .slice(*keys)
           .transform_values { |rows| rows.map { |row| entry(row) } }
       end
 
-      def within(rows, keys) = rows.where(person_id: keys.map(&:first).uniq, item_key: keys.map(&:last).uniq)
+      def within(rows, keys) = rows.where(person_id: keys.map(&:first).uniq, item_key: keys.map(&:second).uniq)
 
-      def state_row(piece, person, key, cell)
+      def state_row(piece, key, cell)
         {
           studio_id: piece.studio_id,
           piece_id: piece.id,
-          person_id: person,
-          item_key: key,
-          rung: cell.rung,
-          days: cell.days,
-          last_danced_on: cell.last_danced_on,
-          signed_off: cell.signed_off,
-          changed_since: cell.changed
+          **KEY.zip(key).to_h,
+          **STATE.to_h { |field, column| [column, cell.public_send(field)] }
         }
+      end
+
+      def of_sections(piece, other)
+        groups = piece.groups.map(&:id)
+        other.each_with_object({}) do |(id, way), found|
+          key = Core::Values::ItemKey.section(id)
+          found[key.to_s] = way
+          groups.each { |group| found[key.with(group: group.to_s).to_s] = way }
+        end
+      end
+
+      def of_differences(piece, other)
+        piece.links.select { |link| other.key?(link.section_id) }
+          .to_h { |link| [Core::Values::ItemKey.difference(link.id).to_s, other.fetch(link.section_id)] }
       end
     end
   end

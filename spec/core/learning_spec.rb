@@ -12,7 +12,7 @@ RSpec.describe Core::Learning do
       entry(5, "undone", "2027-01-12", undoes: 4),
       entry(6, "danced", "2027-01-15", rung: 2)
     ]
-    expect(cell.fold(log)).to eq cell.new(rung: 4, days: 1, last_danced_on: Date.new(2027, 1, 15))
+    expect(cell.fold(log)).to eq cell.new(rung: 4, days: 1, clean: 1, last_danced_on: Date.new(2027, 1, 15))
   end
 
   it "marks a change until it is danced again, and lowers no tick for it" do

@@ -90,7 +90,7 @@ RSpec.describe App::Reading::PieceSnapshots, :web do
         columns.intersect?(%w[piece_id section_id formation_id group_id link_id]) ||
           %w[people own_steps word_meanings].include?(table)
       end
-      aside = %w[ledger_entries learning_states plans plan_offers corrections teachings]
+      aside = %w[ledger_entries learning_states plans plan_offers corrections teachings overrulings]
       expect(holding - aside - ways.keys).to be_empty
     end
 
@@ -118,7 +118,7 @@ RSpec.describe App::Reading::PieceSnapshots, :web do
       key = "s#{section.id}"
       slow = lambda do |_|
         Records::LedgerEntry.transaction do
-          Records::Mapping::Learnings.lock(piece, [[dancers.first.id, key]])
+          Records::Mapping::Learnings.lock(piece, [Records::Mapping::Learnings.own(dancers.first.id, key)])
           slow_has_begun << true
           quick_is_done.pop
           tick(dancers.first)

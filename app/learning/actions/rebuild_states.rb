@@ -13,16 +13,16 @@ module App
 
         def rebuild(piece)
           before = states(piece)
-          keys = piece.ledger_entries.distinct.pluck(:person_id, :item_key) | before.keys
+          keys = Records::Mapping::Learnings.keys(piece)
           Records::Piece.transaction { Records::Mapping::Learnings.refold(piece, keys) } if keys.any?
           after = states(piece)
           after.count { |key, state| before[key] != state }
         end
 
         def states(piece)
-          piece.learning_states
-            .pluck(:person_id, :item_key, :rung, :days, :last_danced_on, :signed_off, :changed_since)
-            .to_h { |row| [row.first(2), row.drop(2)] }
+          piece.learning_states.to_h do |row|
+            [Records::Mapping::Learnings.key_of(row), row.attributes.except("id")]
+          end
         end
       end
     end

@@ -20,7 +20,7 @@ module App
         private
 
         def undone?(piece) = piece.ledger_entries.exists?(undoes_id: @entry.id)
-        def refold(piece) = Records::Mapping::Learnings.refold(piece, [[@entry.person_id, @entry.item_key]])
+        def refold(piece) = Records::Mapping::Learnings.refold(piece, [Records::Mapping::Learnings.key_of(@entry)])
 
         def undoing(piece)
           {
@@ -28,6 +28,9 @@ module App
             piece_id: piece.id,
             person_id: @entry.person_id,
             item_key: @entry.item_key,
+            track: @entry.track,
+            layer: @entry.layer,
+            covers_person_id: @entry.covers_person_id,
             kind: "undone",
             undoes_id: @entry.id,
             account_id: @account.id,

@@ -67,23 +67,26 @@ module App
               next column.kind == :join ? '<td class="join"></td>' : "<td></td>"
             end
 
-            (column.kind == :join ? joins : links)[progress.cell(id, column.item.key)]
+            tds(column)[progress.cell(id, column.item.key)]
           end.join
         end
 
         private
 
         def numbers = @numbers ||= groups.to_h { |g| [g.id, g.number] }
-        def links = @links ||= tds("")
-        def joins = @joins ||= tds(" join")
 
-        # Cells that are equal are one object (see the mapping), so their table cells are made once.
-        def tds(more)
-          Hash
-            .new do |known, cell|
-              known[cell] = %(<td data-i class="#{Shared::Ring.classes(cell, ladder, today)}#{more}">#{cell.rung}</td>)
-            end
-            .compare_by_identity
+        # Cells that are equal are one object (see the mapping), so their table cells are made once for every way of
+        # counting.
+        def tds(column)
+          @tds ||= {}
+          @tds[[column.kind == :join, progress.way(column.item.key)]] ||= Hash.new do |known, cell|
+            known[cell] = td(cell, column)
+          end.compare_by_identity
+        end
+
+        def td(cell, column)
+          ring = Shared::Ring.classes(cell, ladder, today, progress.way(column.item.key))
+          %(<td data-i class="#{ring}#{' join' if column.kind == :join}">#{cell.rung}</td>)
         end
 
         def danced = snapshot.memo(:danced) { items.all.to_h { |item| [item.key, items.dancers(item).to_set] } }

@@ -117,7 +117,9 @@ module App
               .to_set
         end
 
-        def ring(item) = Shared::Ring.classes(progress.cell(@person.id, item.key), progress.ladder, @today)
+        def ring(item)
+          Shared::Ring.classes(progress.cell(@person.id, item.key), progress.ladder, @today, progress.way(item.key))
+        end
 
         def name(item)
           case item.kind
