@@ -232,6 +232,7 @@ module App
         first = Planning::Actions::Make.new(@piece, @director, began.to_time(:utc)).run
         Planning::Actions::Publish.new(first, began.to_time(:utc)).run
         History.new(@piece, first, @director, @studio.local(@now)).write
+        SignOffs.new(@piece, @director, @studio.local(@now)).write
         @piece.reload
         Planning::Actions::Publish.new(
           Planning::Actions::Make.new(@piece, @director, @studio.local(@now), way: "repair").run,

@@ -105,6 +105,7 @@ document.addEventListener("alpine:init", () => {
         cells: [...new Set(names)],
         rung,
         kind: "danced",
+        strand: this.$root.dataset.strand,
         client,
       });
       if (answer) {
@@ -157,6 +158,7 @@ document.addEventListener("alpine:init", () => {
       const query = new URLSearchParams({
         person: cell.parentNode.dataset.p,
         item: this.items[cell.cellIndex - 1],
+        strand: this.$root.dataset.strand,
         bare: 1,
       });
       const answer = await fetch(`${this.$root.dataset.log}?${query}`).catch(() => null);

@@ -6,16 +6,21 @@ module App
     module Routes
       # Where the log of one cell stands.
       module About
-        def cell_path(person, item) = "/pieces/#{piece.id}/cell?#{Rack::Utils.build_query(person:, item:)}"
+        def cell_path(person, item, strand = nil)
+          query = { person:, item:, strand: }.reject { |_, value| value.blank? || value == "own" }
+          "/pieces/#{piece.id}/cell?#{Rack::Utils.build_query(query)}"
+        end
       end
 
       def self.registered(app)
         app.helpers About
-        app.allow :member, get: "/pieces/:piece/who-has-it", takes: { group: :text, page: :text } do
-          page "learning/grid", piece_page(Pages::Grid, group: params["group"], number: params["page"])
+        app.allow :member, get: "/pieces/:piece/who-has-it", takes: Shapes::GRID do
+          asked = { group: params["group"], number: params["page"], sort: params["sort"], strand: params["strand"] }
+          page "learning/grid", piece_page(Pages::Grid, **asked)
         end
-        app.allow :member, get: "/pieces/:piece/cell", takes: { person: :text, item: :text, bare: :text } do
-          cell = Pages::CellLog.new(piece, number(params["person"]), params["item"], today:)
+        app.allow :member, get: "/pieces/:piece/cell", takes: Shapes::CELL do
+          strand = StrandForm.read(params["strand"]) || halt(404)
+          cell = Pages::CellLog.new(piece, number(params["person"]), params["item"], today:, strand:)
           halt 404 unless cell.found?
           if params["bare"]
             erb(:"learning/_cell_log", layout: false, locals: { cell: })
@@ -30,18 +35,20 @@ module App
         app.allow :member, post: "/pieces/:piece/ticks", takes: Shapes::TICKS do
           permit Piece::Policy, piece, :tick?
           params["cells"] ||= ["#{params['person']}:#{params['item']}"]
-          result = Actions::RecordTicks.new(piece, account, params, today).run
+          result = Actions::RecordTicks.new(piece, member, params, today).run
           next json(result.ok? ? { cells: result.value } : result.errors, result.ok? ? 200 : 422) if wants_json?
 
           say(result.ok? ? t("learning.ticked") : result.errors.values.first)
-          redirect cell_path(number(params["person"]), params["item"])
+          redirect cell_path(number(params["person"]), params["item"], params["strand"])
         end
         app.allow :member, post: "/pieces/:piece/ticks/:id/undo" do
           permit Piece::Policy, piece, :tick?
-          cells = Actions::TakeBack.new(find(piece.ledger_entries), account, today).run
+          entry = find(piece.ledger_entries)
+          cells = Actions::TakeBack.new(entry, account, today).run
           next json({ cells: }) if wants_json?
 
-          redirect cell_path(cells.first[:person], cells.first[:item])
+          strand = StrandForm.write(Records::Mapping::Learnings.strand_of(entry))
+          redirect cell_path(cells.first[:person], cells.first[:item], strand)
         end
       end
     end

@@ -108,13 +108,7 @@ module App
       def behind?(rehearsal) = rehearsal.cancelled_at.nil? && season.past?(rehearsal)
 
       # How far each section has been taught: {section id => eights}.
-      def reached
-        Records::Teaching
-          .where(studio_id: @studio.id, section_id: piece.sections.map(&:id))
-          .order(:id)
-          .pluck(:section_id, :eights)
-          .to_h
-      end
+      def reached = TaughtSoFar.new(piece).to_h
 
       def wishes
         { runs: setting("full_runs"), done_runs:, away: season.away_shares, cleaning: setting("cleaning"),

@@ -17,7 +17,15 @@ module App
         [*whole.map(&:name), *@piece.studio.people.where(id: rest).order(:name).pluck(:name)].join(", ")
       end
 
+      # The same kept short: whole groups, and how many more.
+      def short(ids, most = 3)
+        said = of(ids).split(", ")
+        said.size > most + 1 ? Lists.of(groups_first(said), most) : Lists.all(said)
+      end
+
       private
+
+      def groups_first(said) = said.sort_by { |name| @piece.groups.any? { |group| group.name == name } ? 0 : 1 }
 
       def members(cast, group) = cast.select { |_, groups| groups.include?(group.id) }.keys
     end

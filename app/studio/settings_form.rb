@@ -13,7 +13,21 @@ module App
       def now(studio)
         figures = Figures::RANGES.keys.to_h { |name| [name, studio.setting(name)] }
         figures["latest_finish"] = Formats::Times.clock(figures["latest_finish"])
-        { "name" => studio.name_in_database, "time_zone" => studio.time_zone_in_database, **figures }
+        {
+          "name" => studio.name_in_database,
+          "time_zone" => studio.time_zone_in_database,
+          **figures,
+          **learning(studio)
+        }
+      end
+
+      # What counts as learned, and whether dancers report what they have.
+      def learning(studio)
+        {
+          "learned_way" => studio.setting("learned_way"),
+          "clean_runs" => studio.setting("clean_runs").to_s,
+          "self_reports" => studio.setting("self_reports") ? "yes" : "no"
+        }
       end
 
       def label(name)

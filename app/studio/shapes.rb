@@ -8,6 +8,9 @@ module App
         name: :text,
         time_zone: :text,
         was: :text,
+        learned_way: :text,
+        clean_runs: :text,
+        self_reports: :text,
         **Figures::RANGES.to_h { |name, _| [name.to_sym, :text] }
       }.freeze
     end

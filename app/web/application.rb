@@ -59,6 +59,7 @@ module App
       register Steps::WordRoutes
       register Piece::GroupRoutes
       register Learning::Routes
+      register Learning::PanelRoutes
       register Planning::Routes
       register Calls::Routes
       register MyPart::Routes

@@ -58,6 +58,12 @@ module App
         end
       end
 
+      # "OV"
+      def initials = account.name.split.first(2).map { |word| word[0] }.join.upcase
+
+      # The way that is shown now, or what there is.
+      def way_here = ways.find { |_, _, current| current }&.first || I18n.t("ways.screens")
+
       private
 
       def way(key, path) = [I18n.t("ways.#{key}"), path, (@page.respond_to?(:screen) ? @page.screen : nil) == key]

@@ -9,9 +9,14 @@ module Core
         def untouched? = shown.zero? && dancers.positive?
       end
 
-      def initialize(items, progress)
+      # What is wrong with a line, in the order in which it is to be mended.
+      KINDS = %i[never_taught never_joined never_run not_for_long].freeze
+
+      # runs: ranges of link indexes that were run already.
+      def initialize(items, progress, runs: [])
         @items = items
         @progress = progress
+        @runs = runs
       end
 
       # [Line] of everything there is to learn, in running order.
@@ -20,7 +25,31 @@ module Core
       # Items in the run that nobody has been shown though a neighbour was danced.
       def gaps = lines.select(&:untouched?)
 
+      # {kind => [Line]}: never taught, never joined, taught but never in a run, and not danced for so long that most of
+      # those who had it are rusty. A line stands under the first that holds; what groups begin and end with is no part.
+      def holes(today)
+        found = lines.reject { |line| %i[opening ending].include?(line.item.kind) || line.dancers.zero? }
+        found.group_by { |line| hole(line, today) }.slice(*KINDS)
+      end
+
       private
+
+      def hole(line, today)
+        return line.item.kind == :join ? :never_joined : :never_taught if line.untouched?
+        return :not_for_long if rusty?(line.item, today)
+
+        :never_run unless line.item.links.any? { |index| run?(line.item, index) }
+      end
+
+      def run?(item, index)
+        @runs.any? { |run| run.cover?(index) && (item.kind != :join || run.cover?(index + 1)) }
+      end
+
+      def rusty?(item, today)
+        had = @items.dancers(item).map { |person| @progress.cell(person, item.key) }
+          .select { |cell| cell.rung >= Cell::TEMPO }
+        had.any? && had.count { |cell| cell.freshness(today) == :rusty } * 2 > had.size
+      end
 
       def line(item)
         people = @items.dancers(item)

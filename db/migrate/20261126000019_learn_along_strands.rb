@@ -130,7 +130,8 @@ class LearnAlongStrands < ActiveRecord::Migration[7.2]
     add_index :overrulings, %i[piece_id id]
     within :overrulings, :piece_id, :pieces
     execute <<~SQL
-      CREATE TRIGGER append_only BEFORE UPDATE OR DELETE ON overrulings FOR EACH ROW EXECUTE FUNCTION keep_what_was_written();
+      CREATE TRIGGER append_only BEFORE UPDATE OR DELETE ON overrulings FOR EACH ROW
+      EXECUTE FUNCTION keep_what_was_written();
     SQL
   end
 end

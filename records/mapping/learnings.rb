@@ -65,6 +65,14 @@ module Records
       def strand(track, layer, covers) = Learn::Strand.new(track:, layer:, covers:)
       def columns(strand) = { track: strand.track, layer: strand.layer, covers_person_id: strand.covers }
       def cell(fields) = Learn::Cell.new(**STATE.keys.zip(fields).to_h)
+
+      # The Cell of one person's rows of the log.
+      def folded(piece, rows)
+        Learn::Cell.fold(rows.map { |row| entry(row) }, learned_from: piece.setting("learned_from"))
+      end
+
+      # The cell that a folded row of states holds.
+      def cell_of(row) = Learn::Cell.new(**STATE.transform_values { |column| row[column] })
       def entry(row) = Learn::Entry.new(id: row.id, kind: row.kind, day: row.day, rung: row.rung, undoes: row.undoes_id)
 
       # Adds entries (rows of the log, without their seq; without a strand they are of the own part) and folds their
@@ -102,6 +110,8 @@ module Records
 
       # The key of the cell that an entry is about.
       def key_of(row) = KEY.map { |column| row[column] }
+
+      def strand_of(row) = strand(row[:track], row[:layer], row[:covers_person_id])
 
       # Keys of all cells that the log or the states know.
       def keys(piece) = piece.ledger_entries.distinct.pluck(*KEY) | piece.learning_states.pluck(*KEY)

@@ -17,7 +17,8 @@ module RouteWorld
   # What an :id stands for under a piece.
   UNDER = { "ticks" => "entry", "links" => "link", "sections" => "section", "groups" => "group", "plans" => "plan",
             "names" => "word", "slots" => "slot", "corrections" => "correction", "told" => "told",
-            "offers" => "offer", "words" => "meaning" }.freeze
+            "offers" => "offer", "words" => "meaning", "understudies" => "understudy",
+            "handovers" => "hand_over" }.freeze
 
   # A concrete path of the studio for each pattern.
   def path_for(pattern)
@@ -64,6 +65,13 @@ module RouteWorld
         "group" => piece.groups.first.id,
         "correction" => piece.sections.first.corrections.create!(studio:, text: "soft knees", by_name: "M").id,
         "word" => studio.own_steps.create!(name: "wiggle", like: "hip").id,
+        "understudy" => piece.understudies.create!(
+          studio_id: studio.id, person: dancer, covered: studio.people.dancers.where.not(id: dancer.id).first,
+          created_at: NOW
+        ).id,
+        "hand_over" => studio.hand_overs.create!(
+          person: teacher, membership: members["assistant"], until_day: NOW.to_date + 30, by_name: "M", created_at: NOW
+        ).id,
         "meaning" => studio.word_meanings.create!(
           word: "zigzag", effect: "left", teacher:, by_name: "M", created_at: NOW
         ).id
@@ -88,7 +96,7 @@ module RouteWorld
   def tick
     App::Learning::Actions::RecordTicks.new(
       piece,
-      members["director"].account,
+      members["director"],
       { "cells" => ["#{dancer.id}:s#{piece.sections.first.id}"], "rung" => 3 },
       Date.new(2027, 2, 2)
     ).run

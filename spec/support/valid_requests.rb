@@ -34,6 +34,13 @@ module ValidRequests
     App::Reading::OpenQuestions.new(piece, App::Reading::PieceSnapshots.of(piece)).waiting.first
   end
 
+  # A tick at a rung that counts, not signed off.
+  def make_learned
+    cells = ["#{dancer.id}:s#{section.id}"]
+    sent = { "cells" => cells, "rung" => 4 }
+    App::Learning::Actions::RecordTicks.new(piece, members["director"], sent, NOW.to_date).run
+  end
+
   def eights = section.eights.to_h { |eight| [eight.position.to_s, { "counts" => "8", "text" => "1 step R" }] }
 
   FORMS = {
@@ -136,6 +143,23 @@ module ValidRequests
       { "groups" => [piece.groups.first.id.to_s], "cast" => { stranger_row.id.to_s => ["", "in"] } }
     end,
     "/pieces/:piece/groups/:id" => -> { { "name" => "Renamed", "leader" => dancer.id.to_s } },
+    "/my/:token/reports" => lambda do
+      studio.update!(settings: { "self_reports" => true })
+      { "piece" => piece.id.to_s, "item" => "s#{section.id}", "rung" => "4" }
+    end,
+    "/pieces/:piece/who-has-it/ready" => -> { { "kind" => "full_out", "reason" => "the hall is booked" } },
+    "/pieces/:piece/who-has-it/sign-offs" => lambda do
+      make_learned
+      { "item" => "s#{section.id}", "people" => [dancer.id.to_s], "answer" => "yes" }
+    end,
+    "/pieces/:piece/understudies" => lambda do
+      { "person" => studio.people.dancers.last.id.to_s, "covers" => dancer.id.to_s }
+    end,
+    "/pieces/:piece/understudies/:id/end" => -> { {} },
+    "/pieces/:piece/handovers" => lambda do
+      { "person" => teacher.id.to_s, "member" => members["assistant"].id.to_s, "until" => "2027-02-20" }
+    end,
+    "/pieces/:piece/handovers/:id/end" => -> { {} },
     "/pieces/:piece/ticks" => -> { { "person" => dancer.id.to_s, "item" => "s#{section.id}", "rung" => "4" } },
     "/pieces/:piece/ticks/:id/undo" => -> { {} },
     "/pieces/:piece/plan" => -> { {} },

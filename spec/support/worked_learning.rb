@@ -23,29 +23,21 @@ class WorkedLearning
   end
 
   # What the core says to one question of the case.
-  def answer(question, about)
-    case question
-    when "cells" then about.keys.to_h { |cell| [cell, said(cell)] }
-    when "learned" then about.keys.to_h { |cell| [cell, progress.learned?(*cell.split(" "))] }
-    when "blocks" then about.keys.to_h { |kind| [kind, blocks(kind)] }
-    when "runs" then chains.map { |chain| [chain.from, chain.to] }
-    when "longer" then chains.first.then { |chain| longest.longer(chain).map { |more| more.to_a } }
-    else more(question, about)
-    end
-  end
+  def answer(question, about) = send(:"say_#{question}", about)
 
   private
 
-  def more(question, about)
-    case question
-    when "catch_up" then about.keys.to_h { |who| [who, catch_up(who)] }
-    when "covers" then about.keys.to_h { |who| [who, covers(who)] }
-    when "waiting" then Learn::SignOffs.new(items, progress).all.map { |each| [each.item.key, each.people] }
-    when "gaps" then Learn::Coverage.new(items, progress).gaps.map { |line| line.item.key }
-    when "items" then about.keys.to_h { |who| [who, items.for(who).map(&:key)] }
-    when "behind" then about.keys.to_h { |who| [who, Learn::Pace.new(items, progress).behind(who)] }
-    end
-  end
+  def say_cells(about) = about.keys.to_h { |cell| [cell, said(cell)] }
+  def say_learned(about) = about.keys.to_h { |cell| [cell, progress.learned?(*cell.split)] }
+  def say_blocks(about) = about.keys.to_h { |kind| [kind, blocks(kind)] }
+  def say_runs(_) = longest.all.map { |chain| [chain.from, chain.to] }
+  def say_longer(_) = longest.longer(longest.all.first).map(&:to_a)
+  def say_catch_up(about) = about.keys.to_h { |who| [who, catch_up(who)] }
+  def say_covers(about) = about.keys.to_h { |who| [who, covers(who)] }
+  def say_waiting(_) = Learn::SignOffs.new(items, progress).all.map { |each| [each.item.key, each.people] }
+  def say_gaps(_) = Learn::Coverage.new(items, progress).gaps.map { |line| line.item.key }
+  def say_items(about) = about.keys.to_h { |who| [who, items.for(who).map(&:key)] }
+  def say_behind(about) = about.keys.to_h { |who| [who, Learn::Pace.new(items, progress).behind(who)] }
 
   def today = Date.new(2027, 3, @given.fetch("today", 28))
   def cast = @given.fetch("cast").transform_values { |groups| Array(groups) }
@@ -80,7 +72,7 @@ class WorkedLearning
   # [[Strand, who, item, Entry], …]
   def entries
     @given.fetch("log").each_with_index.flat_map do |(day, who, key, kind, rung, more), i|
-      who.split(" ").map { |name| [strand(more), name, key, made(i + 1, day, kind, rung, more)] }
+      who.split.map { |name| [strand(more), name, key, made(i + 1, day, kind, rung, more)] }
     end
   end
 
@@ -94,7 +86,7 @@ class WorkedLearning
 
   # "ada s1" or "ada s1 ensemble" => what its cell says.
   def said(cell)
-    who, key, track = cell.split(" ")
+    who, key, track = cell.split
     found = progress.on(track ? Learn::Strand.new(track:) : Learn::Strand::OWN).cell(who, key)
     [found.rung, *(found.freshness(today) unless found.last_danced_on.nil?), *("changed" if found.changed)].map(&:to_s)
   end
@@ -108,8 +100,6 @@ class WorkedLearning
   def longest
     @longest ||= Learn::LongestChains.new(links: @given.fetch("piece").size, present:, items:, progress:)
   end
-
-  def chains = longest.all
 
   def catch_up(who)
     Learn::CatchUp.new(items, progress, minutes: ->(_, left) { (left * 30).round }, groups: cast)

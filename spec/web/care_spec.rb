@@ -251,7 +251,7 @@ RSpec.describe "care in the plan", :web do
     walk = piece.sections.first
     App::Learning::Actions::RecordTicks.new(
       piece,
-      director.account,
+      director,
       { "cells" => dancers.map { |dancer| "#{dancer.id}:s#{walk.id}" }, "rung" => 3 },
       Date.new(2027, 2, 1)
     ).run

@@ -18,7 +18,7 @@ RSpec.describe App::Reading::PieceSnapshots, :web do
 
   def tick(who, rung: 3, item: "s#{section.id}")
     App::Learning::Actions::RecordTicks.new(
-      piece, director.account, { "cells" => ["#{who.id}:#{item}"], "rung" => rung }, Date.new(2027, 2, 2)
+      piece, director, { "cells" => ["#{who.id}:#{item}"], "rung" => rung }, Date.new(2027, 2, 2)
     ).run
   end
 
@@ -67,6 +67,9 @@ RSpec.describe App::Reading::PieceSnapshots, :web do
       "spots" => lambda do
         row = piece.formations.create!(studio_id: studio.id, link_id: piece.links.first.id, moment: "exit")
         row.spots.create!(studio_id: studio.id, person: dancers.first, x: 1, y: 1)
+      end,
+      "understudies" => lambda do
+        piece.understudies.create!(studio_id: studio.id, person: dancers.first, covered: dancers.last, created_at: NOW)
       end,
       "people" => -> { dancers.first.update!(name: "Somebody Else") },
       "own_steps" => -> { studio.own_steps.create!(name: "wiggle", like: "hip") }
@@ -147,7 +150,7 @@ RSpec.describe App::Reading::PieceSnapshots, :web do
           10.times do
             cells = dancers.product(keys).sample(6, random:).map { |who, key| "#{who.id}:#{key}" }
             App::Learning::Actions::RecordTicks.new(
-              piece, director.account, { "cells" => cells, "rung" => 2 }, Date.new(2027, 2, 2)
+              piece, director, { "cells" => cells, "rung" => 2 }, Date.new(2027, 2, 2)
             ).run
           end
         end

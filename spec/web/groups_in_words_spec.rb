@@ -51,7 +51,7 @@ RSpec.describe "groups in words", :web do
     type(walk, "1 step R 2 step L. Builders: 1 stomp L 2 stomp R")
     cells = dancers.last(2).flat_map { |dancer| ["#{dancer.id}:#{key}", "#{dancer.id}:s#{walk.id}"] }
     App::Learning::Actions::RecordTicks.new(
-      piece, director.account, { "cells" => cells, "rung" => 3 }, Date.iso8601("2027-02-01")
+      piece, director, { "cells" => cells, "rung" => 3 }, Date.iso8601("2027-02-01")
     ).run
     type(walk, "1 step R 2 step L. Builders: 1 stomp L 2 kick R")
     changed = piece.ledger_entries.where(kind: "changed").pluck(:item_key, :person_id)

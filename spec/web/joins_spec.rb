@@ -76,7 +76,7 @@ RSpec.describe "joins", :web do
     cells = ["#{dancers.first.id}:s#{piece.sections.first.id}"]
     App::Learning::Actions::RecordTicks.new(
       piece,
-      director.account,
+      director,
       { "cells" => cells, "rung" => 4 },
       Date.new(2027, 2, 2)
     ).run
@@ -146,7 +146,7 @@ RSpec.describe "joins", :web do
     agree
     App::Learning::Actions::RecordTicks.new(
       piece,
-      director.account,
+      director,
       { "cells" => ["#{dancers.first.id}:#{standing.join.key}"], "rung" => 3 },
       Date.new(2027, 2, 2)
     ).run

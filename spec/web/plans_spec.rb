@@ -337,7 +337,7 @@ RSpec.describe "planning", :web do
     key = slot.task_key.delete_prefix("learn-")
     App::Learning::Actions::RecordTicks.new(
       piece,
-      director.account,
+      director,
       { "cells" => others.map { |dancer| "#{dancer.id}:#{key}" }, "rung" => 2 },
       now.to_date
     ).run

@@ -121,7 +121,7 @@ RSpec.describe "screens", :web do
       cells = piece.sections.flat_map { |section| dancers.map { |dancer| "#{dancer.id}:s#{section.id}" } }
       App::Learning::Actions::RecordTicks.new(
         piece,
-        director.account,
+        director,
         { "cells" => cells, "rung" => 4 },
         Date.new(2027, 2, 2)
       ).run

@@ -50,7 +50,7 @@ RSpec.describe "steps", :web do
     cells = dancers.first(2).map { |dancer| "#{dancer.id}:s#{section.id}" }
     App::Learning::Actions::RecordTicks.new(
       piece,
-      director.account,
+      director,
       { "cells" => cells, "rung" => 4 },
       Date.new(2027, 2, 2)
     ).run
@@ -102,7 +102,7 @@ RSpec.describe "steps", :web do
     dancers = make_cast(piece)
     App::Learning::Actions::RecordTicks.new(
       piece,
-      director.account,
+      director,
       { "cells" => ["#{dancers.first.id}:d#{link.id}"], "rung" => 3 },
       Date.new(2027, 2, 2)
     ).run

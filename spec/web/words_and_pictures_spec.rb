@@ -19,7 +19,7 @@ RSpec.describe "words and pictures", :web do
   def tick(dancers, key, rung, day)
     App::Learning::Actions::RecordTicks.new(
       piece,
-      director.account,
+      director,
       { "cells" => dancers.map { |dancer| "#{dancer.id}:#{key}" }, "rung" => rung },
       Date.iso8601(day)
     ).run

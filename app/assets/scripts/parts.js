@@ -73,6 +73,16 @@ document.addEventListener("alpine:init", () => {
     },
   }));
 
+  // A form of choices that shows at once what is chosen; its button is for those without scripts.
+  Alpine.data("sending", () => ({
+    init() {
+      this.$refs.go.hidden = true;
+    },
+    send() {
+      this.$root.requestSubmit();
+    },
+  }));
+
   Alpine.data("printing", () => ({
     go() {
       window.print();

@@ -17,6 +17,19 @@ module App
         def studio = member.studio
         def director? = member.director?
 
+        # Whose page it is: who teaches sees their own work, an assistant the next rehearsal, a director the whole.
+        def view
+          return "choreographer" if member.role == "choreographer" && own_work.sections.any?
+
+          member.role == "assistant" && rehearsal ? "assistant" : "whole"
+        end
+
+        def own_work = @own_work ||= OwnWork.new(self)
+
+        # The call sheet of the rehearsal under way, or of the next.
+        def sheet = @sheet ||= Reading::RehearsalSheet.new(rehearsal, member, now)
+        def today? = rehearsal.date == now.to_date
+
         def pieces
           @pieces ||=
             studio.pieces.running.includes(:track).order(:show_date, :id)

@@ -5,8 +5,9 @@ module App
     module Actions
       # Folded rows as the grid prints them: person, item and the classes of the ring.
       class CellStates
-        def initialize(piece, rows, today)
-          @ladder = Records::Mapping::Learnings.ladder(piece)
+        # progress: Core::Learning::Progress of the piece, for its ladder and its ways of counting.
+        def initialize(progress, rows, today)
+          @progress = progress
           @rows = rows
           @today = today
         end
@@ -18,14 +19,9 @@ module App
         private
 
         def ring(row)
-          cell =
-            Core::Learning::Cell.new(
-              rung: row[:rung],
-              days: row[:days],
-              last_danced_on: row[:last_danced_on],
-              changed: row[:changed_since]
-            )
-          Shared::Ring.classes(cell, @ladder, @today)
+          Shared::Ring.classes(
+            Records::Mapping::Learnings.cell_of(row), @progress.ladder, @today, @progress.way(row[:item_key])
+          )
         end
       end
     end

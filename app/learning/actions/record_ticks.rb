@@ -7,37 +7,58 @@ module App
       class RecordTicks
         MOST = 3000
 
-        # sent: {"cells" => ["person:item", …], "kind", "rung", "client" => a key of the sender's own}.
-        def initialize(piece, account, sent, today)
+        # sent: {"cells" => ["person:item", …], "kind", "rung", "strand" => as StrandForm says it, "client" => a key of
+        # the sender's own}.
+        def initialize(piece, member, sent, today)
           @piece = piece
-          @account = account
+          @member = member
           @cells = Array(sent["cells"]).first(MOST).map { |cell| cell.to_s.split(":", 2) }
           @kind = sent["kind"].presence || "danced"
           @rung = Integer(sent["rung"].to_s, exception: false)
+          @strand = StrandForm.read(sent["strand"])
           @client = sent["client"].to_s[0, 40]
           @today = today
         end
 
         # Value: the new state of every cell, as the grid prints it.
         def run
-          ladder = Records::Mapping::Learnings.ladder(@piece)
-          unless @rung&.between?(1, ladder.top) && Core::Learning::Entry::BY_HAND.include?(@kind)
-            return Shared::Result.no({ error: I18n.t("learning.which_rung") })
-          end
+          return no("which_rung") unless @rung&.between?(1, progress.ladder.top) && by_hand?
+          return no("which_strand") if @strand.nil?
 
           keys = known
-          return Shared::Result.no({ error: I18n.t("learning.nobody") }) if keys.empty?
+          return no("nobody") if keys.empty?
+          return no("not_yours") if @kind == "signed_off" && !signs?(keys)
 
-          Shared::Result.ok(CellStates.new(@piece, write(keys), @today).to_a)
+          Shared::Result.ok(CellStates.new(progress, write(keys), @today).to_a)
         end
 
         private
 
-        # Only cells of somebody who dances that item.
+        def no(key) = Shared::Result.no({ error: I18n.t("learning.#{key}") })
+        def by_hand? = Core::Learning::Entry::BY_HAND.include?(@kind)
+        def snapshot = @snapshot ||= Reading::PieceSnapshots.of(@piece)
+        def progress = snapshot.progress
+
+        # Only cells of somebody who dances that item, or who learns it to step in for somebody who does.
         def known
-          items = Reading::PieceSnapshots.of(@piece).items
-          dancers = items.all.to_h { |item| [item.key, items.dancers(item).to_set] }
-          @cells.map { |person, key| [person.to_i, key] }.select { |person, key| dancers[key]&.include?(person) }.uniq
+          dancers = snapshot.memo(:danced) { snapshot.items.all.to_h { |item| [item.key, item_dancers(item)] } }
+          @cells.map { |person, key| [person.to_i, key] }
+            .select { |person, key| dancers[key] && dances?(person, dancers[key]) }
+            .uniq
+        end
+
+        def item_dancers(item) = snapshot.items.dancers(item).to_set
+
+        def dances?(person, dancers)
+          return dancers.include?(person) unless @strand.covers
+
+          dancers.include?(@strand.covers) && snapshot.cast.key?(person) && person != @strand.covers
+        end
+
+        def signs?(keys)
+          policy = SignOffPolicy.new(@member, @piece, snapshot.work.order, @today)
+          wanted = keys.map(&:last).uniq
+          snapshot.items.all.select { |item| wanted.include?(item.key) }.all? { |item| policy.item?(item) }
         end
 
         def write(keys)
@@ -45,20 +66,17 @@ module App
         end
 
         def entry(person, key)
-          {
-            studio_id: @piece.studio_id,
-            piece_id: @piece.id,
+          LogLine.of(@piece, @member.account, @today).merge(
             person_id: person,
             item_key: key,
             kind: @kind,
             rung: @rung,
-            account_id: @account.id,
-            by_name: @account.name,
-            client_id: (@client.empty? ? nil : "#{@client}:#{person}:#{key}"),
-            day: @today,
-            created_at: Shared::Clock.now
-          }
+            **Records::Mapping::Learnings.columns(@strand),
+            client_id: (@client.empty? ? nil : "#{@client}:#{person}:#{key}#{strand_key}")
+          )
         end
+
+        def strand_key = @strand.own? ? "" : ":#{StrandForm.write(@strand)}"
       end
     end
   end

@@ -13,8 +13,9 @@ module App
 
         def run
           piece = @entry.piece
+          progress = Reading::PieceSnapshots.of(piece).progress
           rows = undone?(piece) ? refold(piece) : Records::Mapping::Learnings.append(piece, [undoing(piece)])
-          CellStates.new(piece, rows, @today).to_a
+          CellStates.new(progress, rows, @today).to_a
         end
 
         private
@@ -23,22 +24,9 @@ module App
         def refold(piece) = Records::Mapping::Learnings.refold(piece, [Records::Mapping::Learnings.key_of(@entry)])
 
         def undoing(piece)
-          {
-            studio_id: piece.studio_id,
-            piece_id: piece.id,
-            person_id: @entry.person_id,
-            item_key: @entry.item_key,
-            track: @entry.track,
-            layer: @entry.layer,
-            covers_person_id: @entry.covers_person_id,
-            kind: "undone",
-            undoes_id: @entry.id,
-            account_id: @account.id,
-            by_name: @account.name,
-            client_id: "undo:#{@entry.id}",
-            day: @today,
-            created_at: Shared::Clock.now
-          }
+          LogLine.of(piece, @account, @today).merge(
+            @entry.slice(:person_id, :item_key, :track, :layer, :covers_person_id).symbolize_keys
+          ).merge(kind: "undone", rung: 0, undoes_id: @entry.id, client_id: "undo:#{@entry.id}")
         end
       end
     end

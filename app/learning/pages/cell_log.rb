@@ -6,9 +6,10 @@ module App
       # The log behind one cell, newest first, and what it adds up to.
       class CellLog
         Line = Struct.new(:id, :what, :who, :on, :undone, :may_undo, keyword_init: true)
-        attr_reader :piece, :person, :item
+        attr_reader :piece, :person, :item, :strand
 
-        def initialize(piece, person_id, key, today:)
+        def initialize(piece, person_id, key, today:, strand: Core::Learning::Strand::OWN)
+          @strand = strand
           @piece = piece
           @person = piece.people.find_by(id: person_id)
           @today = today
@@ -16,19 +17,44 @@ module App
           @item = @items.all.find { |each| each.key == key }
         end
 
-        def found? = !person.nil? && !item.nil? && @items.dancers(item).include?(person.id)
+        def found?
+          return false if person.nil? || item.nil?
 
-        def name
-          if item.kind == :difference
-            I18n.t("tasks.difference", name: item.name)
-          else
-            I18n.t("learning.#{item.kind}", default: item.name)
-          end
+          @items.dancers(item).include?(strand.covers || person.id)
         end
 
-        def entries = @entries ||= piece.ledger_entries.for_cell(person.id, item.key).to_a
-        def cell = @cell ||= Core::Learning::Cell.fold(entries.map { |row| Records::Mapping::Learnings.entry(row) })
-        def ring = Shared::Ring.classes(cell, Records::Mapping::Learnings.ladder(piece), @today)
+        def strand_word = StrandForm.write(strand)
+
+        # "on the spots, with the groups"; nil for the own part.
+        def along
+          return if strand.own?
+          return I18n.t("strands.#{strand_word}") unless strand.covers
+
+          I18n.t("strands.cover", name: piece.studio.people.find(strand.covers).name)
+        end
+
+        def name = Shared::ItemName.of(item)
+
+        def entries = @entries ||= piece.ledger_entries.for_cell(person.id, item.key, strand).to_a
+        def cell = @cell ||= Records::Mapping::Learnings.folded(piece, entries)
+        def ring = Shared::Ring.classes(cell, ladder, @today, way)
+
+        # What is still to come until it counts, where the rung is there already.
+        def missing
+          kind, count = way.missing(cell, ladder)
+          kind && I18n.t("ways_of_counting.missing.#{kind}", count:)
+        end
+
+        # "danced on 3 Nov, 7 Nov and 12 Nov": why it is as fresh as it is.
+        def days
+          danced = entries.reject { |row| undone.include?(row.id) || row.kind == "undone" }
+            .select { |row| Core::Learning::Entry::LIFTING.include?(row.kind) }.map(&:day).uniq
+          return if danced.empty?
+
+          short = danced.last(6).map { |day| Shared::Dates.short(day) }
+          I18n.t("learning.days", days: Shared::Lists.all(short))
+        end
+
         def word = Shared::Ring.word(cell.rung)
         def rungs = I18n.t("rungs").each_with_index.drop(1)
 
@@ -46,6 +72,10 @@ module App
 
         private
 
+        def ladder = Records::Mapping::Learnings.ladder(piece)
+
+        # What makes it count as learned.
+        def way = Reading::PieceSnapshots.of(piece).progress.way(item.key)
         def undone = @undone ||= entries.filter_map(&:undoes_id).to_set
 
         def line(row)

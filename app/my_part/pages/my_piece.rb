@@ -5,6 +5,7 @@ module App
     module Pages
       # One piece as one dancer dances it.
       class MyPiece
+        Owed = Struct.new(:key, :name, :ring, :word, :reported)
         Place =
           Struct.new(
             :index,
@@ -42,8 +43,12 @@ module App
           mine
             .reject { |item| progress.learned?(@person.id, item.key) }
             .first(8)
-            .map { |item| [name(item), ring(item), Shared::Ring.word(progress.rung(@person.id, item.key))] }
+            .map { |item| Owed.new(item.key, name(item), ring(item), word(item), reported(item)) }
         end
+
+        # Rungs that can be reported: from slow counts on.
+        def rungs = I18n.t("rungs").each_with_index.drop(2)
+        def id = @piece.id
 
         # What changed of this person's calls since a moment: [Actions::CallChanges::Change]. Nothing where nobody was
         # told before.
@@ -75,6 +80,14 @@ module App
         end
 
         private
+
+        def word(item) = Shared::Ring.word(progress.rung(@person.id, item.key))
+
+        # What was reported and waits, in words; nil where nothing does.
+        def reported(item)
+          rung = progress.cell(@person.id, item.key).reported
+          I18n.t("my_part.waits", rung: Shared::Ring.word(rung)) if rung.positive?
+        end
 
         # Read when it is asked for, so that a piece that cannot be read is met in its own place on the page.
         def work = @work ||= Records::Mapping::Works.load(@piece)
@@ -121,13 +134,7 @@ module App
           Shared::Ring.classes(progress.cell(@person.id, item.key), progress.ladder, @today, progress.way(item.key))
         end
 
-        def name(item)
-          case item.kind
-          when :join then item.name
-          when :difference then I18n.t("tasks.difference", name: item.name)
-          else I18n.t("learning.#{item.kind}", default: item.name)
-          end
-        end
+        def name(item) = Shared::ItemName.of(item)
       end
     end
   end

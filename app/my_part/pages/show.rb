@@ -5,7 +5,6 @@ module App
     module Pages
       # A dancer's own page: when I am called, what I owe, my links.
       class Show
-        Owed = Struct.new(:name, :ring, :word, keyword_init: true)
         attr_reader :person
 
         def initialize(person, now)
@@ -17,6 +16,9 @@ module App
         def title = I18n.t("my_part.title", name: person.first_name)
         def today = @now.to_date
         def studio_name = @studio.name
+
+        # Whether dancers report here what they have.
+        def reports? = @studio.setting("self_reports")
 
         def pieces
           @pieces ||=

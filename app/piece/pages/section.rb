@@ -24,6 +24,7 @@ module App
         def links = order.links.select { |link| link.section.id == section.id }
         def breakdown = @breakdown ||= lesson(core)
         def taught = @taught ||= section.teachings.order(:id).last
+        def layered? = @typed ? @typed["layered_ladder"] == "yes" : section.layered_ladder
         def known? = @typed ? @typed["known"] == "yes" : section.known
         def being_made? = @typed ? @typed["being_made"] == "yes" : section.being_made
         def choreographers = piece.studio.people.choreographers

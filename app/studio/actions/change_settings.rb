@@ -16,7 +16,7 @@ module App
         def run
           Shared::SaveForm.run(@studio, -> { SettingsForm.of(@studio, @params) }) do |form|
             @given = form.merged
-            faults = wrong_figures
+            faults = wrong_figures.merge(wrong_learning)
             faults.any? || save ? faults : first_errors
           end
         end
@@ -27,9 +27,31 @@ module App
           @studio.assign_attributes(
             name: @given["name"],
             time_zone: @given["time_zone"],
-            settings: @studio.settings.merge(figures)
+            settings: @studio.settings.merge(figures).merge(learning)
           )
-          @studio.save
+          @studio.transaction { @studio.save && count_anew }
+        end
+
+        # What counts as learned changed: whoever has read a piece reads it again.
+        def count_anew
+          return true unless @studio.saved_change_to_settings?
+
+          @studio.pieces.order(:id).each { |piece| Records::Mapping::Learnings.read_anew(piece) }
+        end
+
+        def learning
+          {
+            "learned_way" => @given["learned_way"],
+            "clean_runs" => Integer(@given["clean_runs"], exception: false),
+            "self_reports" => @given["self_reports"] == "yes"
+          }
+        end
+
+        def wrong_learning
+          Core::Learning::Way.new(name: learning["learned_way"], runs: learning["clean_runs"].to_i)
+          {}
+        rescue Core::ValueError => e
+          { clean_runs: I18n.t("settings.#{e.path == 'runs' ? 'clean_runs' : 'learned_way'}") }
         end
 
         def first_errors = @studio.errors.to_hash.transform_values(&:first)

@@ -27,6 +27,7 @@ module App
         def until_day(invitation) = Shared::Dates.day(invitation.expires_at.to_date)
         def choreographers = studio.people.choreographers
 
+        def learned_ways = Core::Learning::Way::NAMES
         def figures = Figures::RANGES.keys.map { |name| [name, SettingsForm.label(name), form.value(name)] }
       end
     end

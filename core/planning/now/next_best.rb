@@ -11,8 +11,8 @@ module Core
       # ones of a lesson; helper: the buddy of a catch-up; longer: links; blocks: that fall; rungs: climbed.
       Offer = Struct.new(:kind, :item, :people, :minutes, :eights, :longer, :blocks, :rungs, :value, keyword_init: true)
       # What a link more in the longest chain, and a block less, are worth beside one rung of one dancer.
-      LINK = 14.0
-      BLOCK = 7.0
+      LINK = 40.0
+      BLOCK = 20.0
       # Of those who dance something at least so many must be there for a lesson or a join.
       ENOUGH = 0.6
       LEAST = 5
@@ -41,13 +41,13 @@ module Core
       private
 
       def offer(task)
-        after = @progress.with(task.item.key => task.climbed)
+        after = @progress.with({ task.item.key => task.climbed })
         longer = longest(after) - now_longest
         blocks = now_blocks - blocks(after)
         rungs = task.climbed.sum { |person, cell| cell.rung - @progress.rung(person, task.item.key) }
         worth = (longer * LINK) + (blocks * BLOCK) + rungs + (task.refreshed * 0.5)
         Offer.new(kind: task.kind, item: task.item, people: task.people, minutes: task.minutes, eights: task.eights,
-                  longer:, blocks:, rungs:, value: worth / task.minutes)
+                  longer:, blocks:, rungs:, value: worth / Math.sqrt(task.minutes))
       end
 
       def now_longest = @now_longest ||= longest(@progress)

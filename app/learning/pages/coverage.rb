@@ -1,0 +1,43 @@
+# frozen_string_literal: true
+
+module App
+  module Learning
+    module Pages
+      # What in the piece was never taught, never joined, never run, or not danced for long.
+      class Coverage < Panel
+        def panel = :coverage
+
+        # [[title, what it means, [line]], …] of the kinds that have lines.
+        def holes
+          @holes ||= coverage.holes(today).map do |kind, lines|
+            [I18n.t("coverage.#{kind}.title"), I18n.t("coverage.#{kind}.means"), lines]
+          end
+        end
+
+        def size = coverage.lines.size
+
+        # "5 of 7 have seen it, last danced 12 days ago"
+        def words(line)
+          return I18n.t("coverage.nobody", count: line.dancers) if line.untouched?
+
+          ago = Shared::Dates.ago(line.last_danced_on, today)
+          I18n.t("coverage.seen", shown: line.shown, of: line.dancers, ago:)
+        end
+
+        private
+
+        def coverage = @coverage ||= Core::Learning::Coverage.new(items, progress, runs:)
+
+        # Stretches that were run in rehearsals behind us, as people were told them.
+        def runs
+          piece.studio.slots.joins(:plan, :rehearsal)
+            .where(kind: %w[chain run], plans: { piece_id: piece.id })
+            .where(rehearsals: { date: ...today, cancelled_at: nil })
+            .where.not(plans: { published_at: nil })
+            .distinct.pluck(:from_link, :to_link)
+            .filter_map { |from, to| (from..to) if from && to }
+        end
+      end
+    end
+  end
+end

@@ -1,0 +1,60 @@
+# frozen_string_literal: true
+
+module App
+  module MyPart
+    module Actions
+      # A dancer says what they have: a line of the log that waits for whoever teaches it, and lifts nothing by itself.
+      class Report
+        # sent: {"piece", "item", "rung"}.
+        def initialize(person, sent, now)
+          @person = person
+          @studio = person.studio
+          @sent = sent
+          @now = now
+        end
+
+        def run
+          return no("off") unless @studio.setting("self_reports")
+
+          piece = @studio.pieces.running.find_by(id: @sent["piece"].to_s[/\A\d{1,18}\z/])
+          item = piece && mine(piece)
+          return no("not_yours") if item.nil?
+          return no("which") unless rung&.between?(1, Records::Mapping::Learnings.ladder(piece).top)
+
+          Records::Mapping::Learnings.append(piece, [entry(piece, item)]) unless said?(piece, item)
+          Shared::Result.ok(item)
+        end
+
+        private
+
+        def no(key) = Shared::Result.no({ error: I18n.t("my_part.faults.#{key}") })
+        def rung = Integer(@sent["rung"].to_s, exception: false)
+
+        # Whether that was said already and waits: said twice, it is so once.
+        def said?(piece, item)
+          Records::Mapping::Learnings.progress(piece, people: [@person.id]).cell(@person.id, item.key).reported == rung
+        end
+
+        def mine(piece)
+          Reading::PieceSnapshots.of(piece).items.for(@person.id).find { |item| item.key == @sent["item"] }
+        end
+
+        def entry(piece, item)
+          {
+            studio_id: piece.studio_id,
+            piece_id: piece.id,
+            person_id: @person.id,
+            item_key: item.key,
+            kind: "self_reported",
+            rung:,
+            account_id: nil,
+            by_name: @person.name,
+            client_id: nil,
+            day: @studio.today(@now),
+            created_at: @now
+          }
+        end
+      end
+    end
+  end
+end

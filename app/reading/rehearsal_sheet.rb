@@ -1,0 +1,86 @@
+# frozen_string_literal: true
+
+module App
+  module Reading
+    # What is done in a rehearsal, with whom, and what it needs.
+    class RehearsalSheet
+      attr_reader :rehearsal, :member
+
+      # member: who looks at it; now: the studio's local time.
+      def initialize(rehearsal, member, now)
+        @rehearsal = rehearsal
+        @member = member
+        @now = now
+      end
+
+      def studio = member.studio
+
+      def slots
+        @slots ||=
+          StandingSlots.standing(studio, [rehearsal]).includes(:room, slot_people: :person, plan: :piece).to_a
+      end
+
+      def pieces = slots.map { |slot| slot.plan.piece }.uniq
+      def people = slots.flat_map { |slot| slot.slot_people.map(&:person) }.uniq
+
+      # Who is with them: teachers, or the adult that is named.
+      def teachers(slot)
+        slot.slot_people.reject { |called| called.role == "dancer" }.map { |called| called.person.name }
+      end
+
+      # Whether minors are in a slot and no adult who can be there.
+      def unattended?(slot) = (@unattended ||= Unattended.new(studio, slots)).include?(slot)
+
+      def away
+        studio.absences.includes(:person)
+          .where("from_date <= :d AND to_date >= :d", d: rehearsal.date)
+          .map { |absence| absence.person.name }
+          .uniq
+          .sort
+      end
+
+      # The work that this member's person is called to.
+      def own_slots
+        return [] if member&.person_id.nil?
+
+        slots.select { |slot| slot.work? && slot.slot_people.any? { |called| called.person_id == member.person_id } }
+      end
+
+      def who(slot)
+        dancers = slot.slot_people.select { |called| called.role == "dancer" }.map(&:person_id)
+        names(slot.plan.piece).of(dancers)
+      end
+
+      def cautions = hazards.map { |hazard| [I18n.t("hazards.#{hazard}.name"), I18n.t("hazards.#{hazard}.care")] }
+      def bring = sections.filter_map { |section| section.bring.empty? ? nil : "#{section.name}: #{section.bring}" }
+
+      def watch
+        studio.corrections.open.where(section_id: sections.map(&:id)).includes(:section)
+          .map { |each| ["#{each.section.name}#{" #{each.place}" if each.place}", each.text] }
+      end
+
+      # What is to be looked at in the room: questions that were put off to it, of the sections that are danced.
+      def look
+        pieces.flat_map do |piece|
+          asked = OpenQuestions.new(piece, PieceSnapshots.of(piece)).all
+          here = asked.select { |one| one.way == "room" && sections.map(&:id).include?(one.section.id) }
+          here.map { |one| Shared::QuestionWording.new(one.question).look }
+        end
+      end
+
+      private
+
+      def names(piece) = (@names ||= {})[piece.id] ||= Shared::CallNames.new(piece)
+      def sections = @sections ||= studio.sections.where(id: slots.flat_map(&:section_ids).uniq).order(:position).to_a
+
+      # Ticked, or read from the steps that are danced.
+      def hazards
+        pieces.flat_map do |piece|
+          snapshot = PieceSnapshots.of(piece)
+          here = snapshot.work.sections.select { |section| sections.any? { |each| each.id == section.id } }
+          here.flat_map { |section| snapshot.danced.hazards(section) }
+        end.uniq
+      end
+    end
+  end
+end
