@@ -45,7 +45,7 @@ module App
       private
 
       def questions
-        @snapshot.memo(:questions) do
+        @snapshot.of_work(:questions) do
           held = @snapshot.review.joins
           settled = held.map { |each| JoinStanding.new(each, @snapshot) }.select(&:agreed?).map { |each| each.join.key }
           Core::Joins::Questions.new(held, settled:).all

@@ -12,18 +12,24 @@ module App
       @kept = {}
       @lock = Mutex.new
 
-      # What was made of something already, by key; forgotten as a whole when it becomes too much.
+      # What was made of something already, by key; forgotten as a whole when it becomes too much. What was made of one
+      # item's cells alone is kept with its item.
       class Memo
-        MOST = 600
+        MOST = 1200
 
-        def initialize = @kept = {}
+        def initialize(kept = {}) = @kept = kept
 
-        def fetch(key)
-          @kept.fetch(key) do
-            @kept.clear if @kept.size >= MOST
-            @kept[key] = yield
-          end
+        # of: key of the one learning item it depends on, or nil.
+        def fetch(key, of = nil)
+          found = @kept[key]
+          return found.first if found
+
+          @kept.clear if @kept.size >= MOST
+          (@kept[key] = [yield, of]).first
         end
+
+        # A Memo with what depends on one item, and on none of these.
+        def apart_from(items) = Memo.new(@kept.select { |_, (_, of)| of && !items.include?(of) })
       end
 
       # What does not depend on who has learned what.
@@ -53,29 +59,57 @@ module App
         def agreements = memo(:agreements) { @piece.agreements.order(:id).index_by(&:join_key) }
         def join_facts = memo(:join_facts) { @piece.join_facts.index_by(&:join_key) }
 
+        # {item key => ids of those who dance it}.
+        def dancers = memo(:dancers) { items.all.to_h { |item| [item.key, items.dancers(item).to_set] } }
+        def joins = memo(:joins) { Core::Joins::Sequence.new(work.order).joins }
+        def line_findings = memo(:line_findings) { lines.findings }
+
         def memo(key, &) = @memo.fetch(key, &)
       end
 
-      # A piece as it was under its counters; memo keeps more that depends on nothing else.
+      # A piece as it was under its counters; memo keeps more that depends on nothing else. What depends on the cells of
+      # one item only (of:) outlives the ticks of all others.
       class Snapshot
         attr_reader :progress
 
-        delegate :work, :cast, :items, :people, :danced, :stage, :review, :lines, :agreements, :join_facts, to: :@score
+        delegate :work, :cast, :items, :people, :danced, :stage, :review, :lines, :agreements, :join_facts, :dancers,
+                 :joins, :line_findings, to: :@score
 
-        def initialize(piece, score: Score.new(piece), progress: Records::Mapping::Learnings.progress(piece))
+        def initialize(piece, score: Score.new(piece), progress: Records::Mapping::Learnings.progress(piece),
+                       memo: Memo.new)
           @score = score
           @progress = progress
-          @memo = Memo.new
+          @memo = memo
           @held = {}
         end
 
         # The same piece, of whose log more was read.
         def later(piece, seq)
-          progress = Records::Mapping::Learnings.progress_since(piece, @progress, seq)
-          Snapshot.new(piece, score: @score, progress:)
+          keys = Records::Mapping::Learnings.since(piece, seq)
+          progress = Records::Mapping::Learnings.progress_with(piece, @progress, keys)
+          Snapshot.new(piece, score: @score, progress:, memo: @memo.apart_from(keys.to_set(&:second)))
         end
 
-        def memo(key, &) = @memo.fetch(key, &)
+        def memo(key, of: nil, &block) = @memo.fetch(key, of, &block)
+
+        # The same for what the work alone says, whoever has learned what.
+        def of_work(key, &) = @score.memo(key, &)
+
+        # How each join stands, in running order: [JoinStanding].
+        def standings
+          memo(:standings) { review.joins.map { |held| standing(held) } }
+        end
+
+        # How far the whole piece is, 0 to 100.
+        def percent
+          memo(:percent) do
+            pairs = items.all.map do |item|
+              memo([:climbed, item.key], of: item.key) { progress.climbed(items.dancers(item), item.key) }
+            end
+            possible = pairs.sum(&:last)
+            possible.zero? ? 0 : (pairs.sum(&:first) * 100.0 / possible).round
+          end
+        end
 
         # The same for what depends on more than the piece, with a version of that.
         def held(key, version)
@@ -85,6 +119,14 @@ module App
           made = yield
           @held[key] = [version, made]
           made
+        end
+
+        private
+
+        # A join's standing depends on who has the join, and on nothing else that is ticked.
+        def standing(held)
+          item = items.of_join(held.join.index)
+          memo([:standing, held.join.index], of: item&.key) { JoinStanding.new(held, self) }
         end
       end
 
@@ -101,6 +143,12 @@ module App
         known = kept if kept && kept.work_version == work_version && kept.learning_seq < learning_seq
         snapshot = known ? known.snapshot.later(piece, known.learning_seq) : Snapshot.new(piece)
         keep(piece.id, Kept.new(work_version, learning_seq, snapshot))
+      end
+
+      # A snapshot that is right about the work, though the log may have gone on: for whoever writes to the log.
+      def of_work(piece)
+        kept = @lock.synchronize { @kept[piece.id] }
+        kept && kept.work_version == counters(piece).first ? kept.snapshot : of(piece)
       end
 
       # The piece as the transaction under way has left it: read from the rows, kept by nobody. Of what people have

@@ -41,10 +41,7 @@ module App
       def present = season_snapshot.present
       def season_snapshot = @season_snapshot ||= Reading::SeasonSnapshots.of(piece.studio, now)
 
-      def standings
-        @standings ||=
-          snapshot.memo(:standings) { snapshot.review.joins.map { |held| Reading::JoinStanding.new(held, snapshot) } }
-      end
+      def standings = snapshot.standings
 
       def estimate
         @estimate ||=

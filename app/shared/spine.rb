@@ -28,7 +28,7 @@ module App
       end
 
       def links = @page.order.links
-      def joins = memo(:joins) { Core::Joins::Sequence.new(@page.order).joins }
+      def joins = @page.snapshot.joins
       def picked?(link) = @page.at == link.index.to_s
       def tape(link) = @page.tape(link.section)
       def title = @page.piece.title
@@ -56,7 +56,7 @@ module App
       # Share of those who dance a link that have learned it, 0 to 1.
       def learned(link)
         item = @page.items.of_link(link.index)
-        memo([:learned, item.key]) do
+        @page.snapshot.memo([:learned, item.key], of: item.key) do
           dancers = @page.items.dancers(item)
           dancers.empty? ? 0.0 : @page.progress.share(dancers, item.key)
         end

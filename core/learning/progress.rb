@@ -68,13 +68,14 @@ module Core
       # How far the whole thing is, 0 to 1: rungs climbed of those up to "learned", over people and items.
       # items: Items
       def total(items)
-        climbed = possible = 0
-        items.all.each do |item|
-          people = items.dancers(item)
-          possible += people.size * ladder.learned_from
-          climbed += people.sum { |person| [rung(person, item.key), ladder.learned_from].min }
-        end
-        possible.zero? ? 0.0 : climbed.fdiv(possible)
+        pairs = items.all.map { |item| climbed(items.dancers(item), item.key) }
+        possible = pairs.sum(&:last)
+        possible.zero? ? 0.0 : pairs.sum(&:first).fdiv(possible)
+      end
+
+      # [rungs climbed up to "learned", rungs there are] of these people with an item (key).
+      def climbed(people, key)
+        [people.sum { |person| [rung(person, key), ladder.learned_from].min }, people.size * ladder.learned_from]
       end
 
       private

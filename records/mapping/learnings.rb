@@ -45,9 +45,11 @@ module Records
         )
       end
 
-      # The same with the cells read anew of which the log has entries newer than a number.
-      def progress_since(piece, progress, seq)
-        newer = cells(within(piece.learning_states, since(piece, seq)))
+      # The same with some cells read anew.
+      def progress_with(piece, progress, keys)
+        return progress if keys.empty?
+
+        newer = cells(within(piece.learning_states, keys))
         progress.with(newer.delete(Learn::Strand::OWN) || {}, strands: newer)
       end
 
@@ -133,9 +135,10 @@ module Records
       def sorted(keys) = keys.uniq.sort_by { |key| key.map { |part| part.nil? ? [1, ""] : [0, part] } }
 
       def insert(piece, entries)
+        return if entries.empty?
+
         last = take_numbers(piece, entries.size)
-        rows = entries.each_with_index.map { |entry, i| { **entry, seq: last - entries.size + i + 1 } }
-        LedgerEntry.insert_all(rows, unique_by: %i[studio_id client_id], record_timestamps: false) if rows.any?
+        LedgerRows.insert(entries.each_with_index.map { |entry, i| { **entry, seq: last - entries.size + i + 1 } })
       end
 
       # The last of so many fresh numbers of the piece's log.
@@ -145,29 +148,18 @@ module Records
       end
 
       def fold(piece, keys)
-        entries = entries_of(piece, keys)
+        entries = LedgerRows.of(piece, keys)
         learned_from = piece.setting("learned_from")
-        rows = keys.map { |key| state_row(piece, key, Learn::Cell.fold(entries.fetch(key, []), learned_from:)) }
-        upsert(rows) if rows.any?
+        rows = keys.map { |key| state_row(piece, key, Learn::Cell.fold(made(entries.fetch(key, [])), learned_from:)) }
+        LedgerRows.save(rows) if rows.any?
         rows
       end
 
-      def upsert(rows)
-        LearningState.upsert_all(rows, unique_by: :one_state_a_strand, record_timestamps: false)
+      def made(rows)
+        rows.map { |id, kind, day, rung, undoes| Learn::Entry.new(id:, kind:, day:, rung:, undoes:) }
       end
 
-      def lock(piece, keys)
-        blank = keys.map { |key| { studio_id: piece.studio_id, piece_id: piece.id, **KEY.zip(key).to_h } }
-        LearningState.insert_all(blank, unique_by: :one_state_a_strand, record_timestamps: false) if blank.any?
-        within(piece.learning_states, keys).order(*KEY).lock.load
-      end
-
-      def entries_of(piece, keys)
-        within(piece.ledger_entries, keys).order(:id)
-          .group_by { |row| key_of(row) }
-          .slice(*keys)
-          .transform_values { |rows| rows.map { |row| entry(row) } }
-      end
+      def lock(piece, keys) = LedgerRows.lock(piece, keys)
 
       def within(rows, keys) = rows.where(person_id: keys.map(&:first).uniq, item_key: keys.map(&:second).uniq)
 

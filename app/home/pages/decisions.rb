@@ -58,7 +58,7 @@ module App
         # Groups that do not meet, dancers asked for two things, somebody unaccounted for.
         def lines
           @page.snapshot
-            .memo(:line_findings) { @page.snapshot.lines.findings }
+            .line_findings
             .group_by(&:link)
             .first(2)
             .map do |index, found|

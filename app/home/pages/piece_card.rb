@@ -8,7 +8,7 @@ module App
         def initialize(piece, member, now) = super(piece:, member:, now:)
 
         def days = piece.days_to_show(today)
-        def percent = snapshot.memo(:percent) { (progress.total(items) * 100).round }
+        def percent = snapshot.percent
         def chain = SmallChain.new(self)
         def decisions = @decisions ||= Decisions.new(self).all
         def questions = Reading::OpenQuestions.new(piece, snapshot).of(member, today)

@@ -36,18 +36,16 @@ module App
 
         def no(key) = Shared::Result.no({ error: I18n.t("learning.#{key}") })
         def by_hand? = Core::Learning::Entry::BY_HAND.include?(@kind)
-        def snapshot = @snapshot ||= Reading::PieceSnapshots.of(@piece)
+        def snapshot = @snapshot ||= Reading::PieceSnapshots.of_work(@piece)
         def progress = snapshot.progress
 
         # Only cells of somebody who dances that item, or who learns it to step in for somebody who does.
         def known
-          dancers = snapshot.memo(:danced) { snapshot.items.all.to_h { |item| [item.key, item_dancers(item)] } }
+          dancers = snapshot.dancers
           @cells.map { |person, key| [person.to_i, key] }
             .select { |person, key| dancers[key] && dances?(person, dancers[key]) }
             .uniq
         end
-
-        def item_dancers(item) = snapshot.items.dancers(item).to_set
 
         def dances?(person, dancers)
           return dancers.include?(person) unless @strand.covers

@@ -13,7 +13,7 @@ module App
 
         def run
           piece = @entry.piece
-          progress = Reading::PieceSnapshots.of(piece).progress
+          progress = Reading::PieceSnapshots.of_work(piece).progress
           rows = undone?(piece) ? refold(piece) : Records::Mapping::Learnings.append(piece, [undoing(piece)])
           CellStates.new(progress, rows, @today).to_a
         end

@@ -70,7 +70,7 @@ module App
         def rungs = I18n.t("rungs")
 
         def summary
-          I18n.t("learning.summary", percent: snapshot.memo(:percent) { (progress.total(items) * 100).round })
+          I18n.t("learning.summary", percent: snapshot.percent)
         end
 
         def dancers
@@ -145,12 +145,14 @@ module App
           %(<td data-i class="#{ring}#{' join' if column.kind == :join}">#{cell.rung}</td>)
         end
 
-        def danced = snapshot.memo(:danced) { items.all.to_h { |item| [item.key, items.dancers(item).to_set] } }
+        def danced = snapshot.dancers
 
         def column(item)
           counts[item.kind] += 1
           people = items.dancers(item)
-          have = snapshot.memo([:have, item.key, strand]) { people.count { |id| progress.learned?(id, item.key) } }
+          have = snapshot.memo([:have, item.key, strand], of: item.key) do
+            people.count { |id| progress.learned?(id, item.key) }
+          end
           Column.new(item:, kind: item.kind, have:, of: people.size, **place(item))
         end
 
