@@ -7,6 +7,8 @@ module Bench
     "check" => -> { use("../core/core", "check") && Check.new.run },
     "reading" => -> { use("../core/core", "reading") && Reading.new.run },
     "fuzz" => -> { use("../config/boot", "fuzz") && Fuzz.new.run },
+    "ticks" => -> { use("../config/boot", "serving", "wire", "ticks") && Ticks.new.run },
+    "load" => -> { use("../config/boot", "serving", "load") && Load.new.run },
     "floor" => -> { use("../core/core", "floor") && Floor.new.run },
     "plan" => -> { use("../core/core", "plan_cases", "plan") && Plan.new.run }
   }.freeze

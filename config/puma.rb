@@ -7,3 +7,12 @@ silence_single_worker_warning
 log_requests false
 quiet
 raise_exception_on_sigterm false
+
+# Processes that share what was loaded before they were forked; connections and log writers are each one's own.
+processes = Integer(ENV.fetch("WEB_PROCESSES", "2"))
+if processes > 1
+  workers processes
+  preload_app!
+  before_fork { ActiveRecord::Base.connection_handler.clear_all_connections! }
+  on_worker_boot { SemanticLogger.reopen }
+end

@@ -32,6 +32,20 @@ module App
         def apart_from(items) = Memo.new(@kept.select { |_, (_, of)| of && !items.include?(of) })
       end
 
+      # The newest of each, with the version of what it depends on.
+      class Held
+        def initialize = @kept = {}
+
+        def fetch(key, version)
+          kept = @kept[key]
+          return kept.last if kept && kept.first == version
+
+          made = yield
+          @kept[key] = [version, made]
+          made
+        end
+      end
+
       # What does not depend on who has learned what.
       class Score
         attr_reader :work, :cast, :items, :people
@@ -65,6 +79,7 @@ module App
         def line_findings = memo(:line_findings) { lines.findings }
 
         def memo(key, &) = @memo.fetch(key, &)
+        def held(key, version, &) = (@held ||= Held.new).fetch(key, version, &)
       end
 
       # A piece as it was under its counters; memo keeps more that depends on nothing else. What depends on the cells of
@@ -80,7 +95,7 @@ module App
           @score = score
           @progress = progress
           @memo = memo
-          @held = {}
+          @held = Held.new
         end
 
         # The same piece, of whose log more was read.
@@ -112,14 +127,10 @@ module App
         end
 
         # The same for what depends on more than the piece, with a version of that.
-        def held(key, version)
-          kept = @held[key]
-          return kept.last if kept && kept.first == version
+        def held(key, version, &) = @held.fetch(key, version, &)
 
-          made = yield
-          @held[key] = [version, made]
-          made
-        end
+        # And for what depends on that and on the work, whoever has learned what.
+        def held_by_work(key, version, &) = @score.held(key, version, &)
 
         private
 
@@ -145,10 +156,11 @@ module App
         keep(piece.id, Kept.new(work_version, learning_seq, snapshot))
       end
 
-      # A snapshot that is right about the work, though the log may have gone on: for whoever writes to the log.
+      # A snapshot that is right about the work, though the log may have gone on: for whoever writes to the log. piece:
+      # as this request has just read it.
       def of_work(piece)
         kept = @lock.synchronize { @kept[piece.id] }
-        kept && kept.work_version == counters(piece).first ? kept.snapshot : of(piece)
+        kept && kept.work_version == piece.work_version ? kept.snapshot : of(piece)
       end
 
       # The piece as the transaction under way has left it: read from the rows, kept by nobody. Of what people have

@@ -10,9 +10,11 @@ module App
       # Sentences for a plan of a piece as things are now, kept while nothing about the season changes.
       def self.of(plan, piece, now)
         snapshot = PieceSnapshots.of(piece)
-        snapshot.held(:plan_conflicts, SeasonVersion.of(plan, now)) do
-          new(plan, PlanDraft.new(piece, now), snapshot).all
-        end
+        version = SeasonVersion.of(plan, now)
+        draft = snapshot.held_by_work(:plan_draft, version) { PlanDraft.new(piece, now).prepared }
+        conflicts = new(plan, draft.over(snapshot), snapshot)
+        clashes = snapshot.held_by_work(:plan_clashes, version) { conflicts.clashes }
+        [*clashes, *snapshot.held(:plan_drift, version) { conflicts.drift }]
       end
 
       # draft: PlanDraft of today.
@@ -23,7 +25,18 @@ module App
         @ahead = PlannedSlots.new(plan, draft.season)
       end
 
-      def all = [*cancelled, *standing, *gone, *drift]
+      def all = [*clashes, *drift]
+
+      # What is wrong whatever anybody has learned.
+      def clashes = [*cancelled, *standing, *gone]
+
+      # What is to be done now and has no time, or has time and is not to be done any more.
+      def drift
+        return [] if @draft.season.open.empty?
+
+        changes = Core::Planning::Drift.new(@draft.tasks, planned, known:).all.group_by(&:kind)
+        [*lacking(:missing, changes), *short(changes), *uncalled(changes), *lacking(:spare, changes)]
+      end
 
       # Only what would put somebody, or a room, in two places at once.
       def double = sentences(found.select { |conflict| %i[elsewhere taken].include?(conflict.kind) })
@@ -77,13 +90,6 @@ module App
         called = @ahead.slots.flat_map { |slot| @ahead.called(slot, "dancer") }.uniq
         left = called - @snapshot.cast.keys
         left.empty? ? [] : [t(:gone, names: list(left.map { |id| name(id) }.sort), count: left.size)]
-      end
-
-      def drift
-        return [] if @draft.season.open.empty?
-
-        changes = Core::Planning::Drift.new(@draft.tasks, planned, known:).all.group_by(&:kind)
-        [*lacking(:missing, changes), *short(changes), *uncalled(changes), *lacking(:spare, changes)]
       end
 
       # What is said already: it found no place, or lost it with a rehearsal.

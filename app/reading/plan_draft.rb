@@ -31,6 +31,18 @@ module App
 
       def progress = snapshot.progress
 
+      # With all that was asked of the season already, to be used over what people learn meanwhile.
+      def prepared
+        wishes
+        work
+        self
+      end
+
+      # The same draft over another snapshot of the same work.
+      def over(snapshot)
+        dup.tap { |draft| draft.begin_over(snapshot) }
+      end
+
       # Where one of several teachers is enough, the one who is away least is called.
       def with_whoever_is_there(work)
         shared = work.sections.select { |section| section.teachers_needed == "one" && section.co_teachers.any? }
@@ -80,6 +92,13 @@ module App
         plan ? plan.slots.where(kind: "run").includes(:rehearsal).count { |slot| behind?(slot.rehearsal) } : 0
       end
 
+      protected
+
+      def begin_over(snapshot)
+        @snapshot = snapshot
+        @tasks = @names = @problem = nil
+      end
+
       private
 
       def snapshot = @snapshot ||= PieceSnapshots.of(piece)
@@ -111,8 +130,8 @@ module App
       def reached = TaughtSoFar.new(piece).to_h
 
       def wishes
-        { runs: setting("full_runs"), done_runs:, away: season.away_shares, cleaning: setting("cleaning"),
-          today: now.to_date, missed:, quorum: setting("quorum"), reached:, held: }
+        @wishes ||= { runs: setting("full_runs"), done_runs:, away: season.away_shares, cleaning: setting("cleaning"),
+                      today: now.to_date, missed:, quorum: setting("quorum"), reached:, held: }
       end
 
       def setting(name) = what_if.settings.fetch(name) { piece.setting(name) }

@@ -14,6 +14,8 @@ module Bench
 
       TROUBLE = [SystemCallError, IOError, Timeout::Error, Net::ProtocolError].freeze
 
+      attr_reader :cookie
+
       # stopped: whether to give up waiting.
       def initialize(port, stopped: -> { false })
         @port = port

@@ -12,7 +12,8 @@ module Records
         clean: :clean, reviewed: :reviewed, reported: :reported
       }.freeze
       OWN = { track: "own", layer: nil, covers_person_id: nil }.freeze
-      private_constant :Learn, :STRAND, :KEY, :STATE, :OWN
+      BATCHES = TickBatches.new { |piece, entries| append_at_once(piece, entries) }
+      private_constant :Learn, :STRAND, :KEY, :STATE, :OWN, :BATCHES
 
       module_function
 
@@ -82,12 +83,23 @@ module Records
       # locked in the order everybody keeps: cells by key, then the piece, whose number is held until the commit, so
       # that no lower one becomes visible later.
       def append(piece, entries)
+        return [] if entries.empty?
+
         entries = entries.map { |entry| OWN.merge(entry) }
-        keys = sorted(entries.map { |entry| entry.values_at(*KEY) })
+        return append_at_once(piece, entries) if LedgerEntry.connection.transaction_open?
+
+        BATCHES.add(piece, entries)
+      end
+
+      def append_at_once(piece, entries)
+        keys = sorted(entries.map { |entry| key_of(entry) })
         LedgerEntry.transaction do
-          lock(piece, keys)
-          insert(piece, entries)
-          fold(piece, keys)
+          LedgerRows.lock(piece, keys)
+          log = LedgerRows.of(piece, keys)
+          fresh = unsent(entries, log)
+          states = folded_with(piece, keys, log, fresh)
+          fresh.any? ? LedgerRows.write(piece, fresh, states) : LedgerRows.save(states)
+          states
         end
       end
 
@@ -134,29 +146,36 @@ module Records
       # In the order in which the database sorts them, nothing last.
       def sorted(keys) = keys.uniq.sort_by { |key| key.map { |part| part.nil? ? [1, ""] : [0, part] } }
 
-      def insert(piece, entries)
-        return if entries.empty?
-
-        last = take_numbers(piece, entries.size)
-        LedgerRows.insert(entries.each_with_index.map { |entry, i| { **entry, seq: last - entries.size + i + 1 } })
+      # Those that the log of their cells does not know by their client_id.
+      def unsent(entries, log)
+        known = log.values.flatten(1).filter_map(&:last).to_set
+        entries.reject { |entry| entry[:client_id] && known.include?(entry[:client_id]) }
+          .uniq { |entry| entry[:client_id] || entry }
       end
 
-      # The last of so many fresh numbers of the piece's log.
-      def take_numbers(piece, count)
-        taken = "UPDATE pieces SET learning_seq = learning_seq + $1 WHERE id = $2 RETURNING learning_seq"
-        LedgerEntry.connection.exec_query(taken, "learning seq", [count, piece.id]).rows.first.first
-      end
-
-      def fold(piece, keys)
-        entries = LedgerRows.of(piece, keys)
+      # States of cells as their log and what is about to be written make them.
+      def folded_with(piece, keys, log, fresh)
+        newer = fresh.group_by { |entry| entry.values_at(*KEY) }
         learned_from = piece.setting("learned_from")
-        rows = keys.map { |key| state_row(piece, key, Learn::Cell.fold(made(entries.fetch(key, [])), learned_from:)) }
-        LedgerRows.save(rows) if rows.any?
-        rows
+        keys.map do |key|
+          entries = made(log.fetch(key, [])) + newer.fetch(key, []).map { |entry| unwritten(entry) }
+          state_row(piece, key, Learn::Cell.fold(entries, learned_from:))
+        end
+      end
+
+      def unwritten(entry)
+        Learn::Entry.new(id: nil, kind: entry[:kind], day: entry[:day], rung: entry[:rung] || 0,
+                         undoes: entry[:undoes_id])
       end
 
       def made(rows)
-        rows.map { |id, kind, day, rung, undoes| Learn::Entry.new(id:, kind:, day:, rung:, undoes:) }
+        rows.map { |id, kind, day, rung, undoes, _| Learn::Entry.new(id:, kind:, day:, rung:, undoes:) }
+      end
+
+      def fold(piece, keys)
+        states = folded_with(piece, keys, LedgerRows.of(piece, keys), [])
+        LedgerRows.save(states) if states.any?
+        states
       end
 
       def lock(piece, keys) = LedgerRows.lock(piece, keys)

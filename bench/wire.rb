@@ -1,0 +1,37 @@
+# frozen_string_literal: true
+
+require "socket"
+
+module Bench
+  # A kept connection that costs the measured machine as little as can be: what it sends is text, and of an answer it
+  # reads the code and as many bytes as it says.
+  class Wire
+    def self.open(port)
+      socket = TCPSocket.new("127.0.0.1", port)
+      socket.setsockopt(Socket::IPPROTO_TCP, Socket::TCP_NODELAY, 1)
+      yield new(socket, port)
+    ensure
+      socket&.close
+    end
+
+    def initialize(socket, port)
+      @socket = socket
+      @host = "127.0.0.1:#{port}"
+    end
+
+    # The answer's code.
+    def post(path, headers, body)
+      all = { "Host" => @host, **headers, "Content-Length" => body.bytesize }
+      @socket.write("POST #{path} HTTP/1.1\r\n#{all.map { |name, value| "#{name}: #{value}\r\n" }.join}\r\n#{body}")
+      answer
+    end
+
+    private
+
+    def answer
+      head = @socket.gets("\r\n\r\n")
+      @socket.read(head[/^content-length: (\d+)/i, 1].to_i)
+      head[%r{\AHTTP/1.1 (\d+)}, 1]
+    end
+  end
+end
