@@ -9,10 +9,10 @@ quiet
 raise_exception_on_sigterm false
 
 # Processes that share what was loaded before they were forked; connections and log writers are each one's own.
-processes = Integer(ENV.fetch("WEB_PROCESSES", "2"))
+processes = ENV["APP_ENV"] == "test" ? 1 : Integer(ENV.fetch("WEB_PROCESSES", "2"))
 if processes > 1
   workers processes
   preload_app!
   before_fork { ActiveRecord::Base.connection_handler.clear_all_connections! }
-  on_worker_boot { SemanticLogger.reopen }
+  before_worker_boot { SemanticLogger.reopen }
 end

@@ -20,8 +20,12 @@ RSpec.describe "the demo", :browser do
     expect(page).to have_css(".capsule.picked", text: "")
     click_link "Who has it"
     expect(page).to have_css("tr[data-p]", count: 26).and have_css("td.fading")
-    click_link "Foragers"
+    select "Foragers", from: "Who"
     expect(page).to have_css("tr[data-p]", count: 6)
+    select "on the spots, with the groups", from: "What"
+    expect(page).to have_css("td.r2, td.r3, td.r4").and have_no_css("td.changed")
+    click_link "Ready to run?"
+    expect(page).to have_text("things block it").and have_text("from Overwinter to Waggle Line · 5 links")
     click_link "Plan"
     expect(page).to have_text("to spare").and have_text("5 of 5")
     click_button "Plan again from today"
@@ -99,6 +103,7 @@ RSpec.describe "the demo", :browser do
       "#{piece}/names",
       "#{piece}/links/#{wings.links.last(2).first.id}/changes",
       "#{piece}/who-has-it",
+      *%w[ready coverage catch-up understudies sign-offs next].map { |panel| "#{piece}/who-has-it/#{panel}" },
       "#{piece}/joins",
       "#{piece}/joins/6",
       "#{piece}/joins/8",

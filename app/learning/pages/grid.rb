@@ -90,8 +90,11 @@ module App
         def group_name(person) = groups.select { |g| cast[person.id].include?(g.id) }.map(&:name).join(", ")
 
         def columns
-          @columns ||= items.columns.select { |item| along?(item) }.map { |item| column(item) }
-            .then { |all| at ? near(all) : all }
+          @columns ||= begin
+            wanted = strand.layer ? items.all : items.columns
+            all = wanted.select { |item| along?(item) }.map { |item| column(item) }
+            at ? near(all) : all
+          end
         end
 
         # The links, for who looks at one at a time.
@@ -122,7 +125,7 @@ module App
         def along?(item)
           return true if strand.layer.nil?
 
-          return false if item.kind == :join
+          return false unless %i[section own difference].include?(item.kind)
 
           item.links.any? { |index| sections_by_layer.include?(order.links[index - 1].section.id) }
         end

@@ -1,0 +1,164 @@
+# frozen_string_literal: true
+
+require "web_helper"
+require "support/filled_forms"
+
+# Learning beside the ladder: strands, ways of counting, sign-offs, reports, understudies, readiness, the next half
+# hour.
+RSpec.describe "learning in full", :web do
+  include FilledForms
+
+  let(:studio) { make_studio }
+  let(:director) { make_member(studio, "director") }
+  let(:piece) { make_piece(studio, director) }
+  let!(:dancers) { make_cast(piece, %w[Ada Bram Cleo Dov]) }
+  let(:walk) { piece.sections.find_by!(name: "Opening Walk") }
+  let(:odalys) { make_member(studio, "choreographer", name: "Odalys", person: walk.choreographer) }
+  let(:assistant) { make_member(studio, "assistant") }
+  let(:key) { "s#{walk.id}" }
+
+  before { sign_in director }
+
+  def tick(people, rung: 4, item: key, **more)
+    cells = people.map { |person| "#{person.id}:#{item}" }
+    sent = { "cells" => cells, "rung" => rung, **more.transform_keys(&:to_s) }
+    App::Learning::Actions::RecordTicks.new(piece, director, sent, NOW.to_date).run
+  end
+
+  def who_has_it(tail = "") = "/pieces/#{piece.id}/who-has-it#{tail}"
+  def text(path) = CGI.unescapeHTML(get(path).body.gsub(/<[^>]+>/, " ").gsub(/\s+/, " "))
+  def progress = App::Reading::PieceSnapshots.of(piece.reload).progress
+  def said = follow_redirect!.body[%r{role="status".*?<span>(.*?)</span>}m, 1]
+
+  it "keeps what is ticked on the spots, from the other side and as a cover apart from the own part" do
+    %w[ensemble other_side].each { |strand| expect(tick([dancers.first], rung: 5, strand:)).to be_ok }
+    expect(tick([dancers.second], rung: 4, strand: "cover:#{dancers.first.id}")).to be_ok
+    own = dancers.first(2).map { |person| progress.rung(person.id, key) }
+    ensemble = progress.on(Core::Learning::Strand.new(track: "ensemble"))
+    cover = progress.on(Core::Learning::Strand.new(track: "cover", covers: dancers.first.id))
+    expect([own, ensemble.rung(dancers.first.id, key), cover.rung(dancers.second.id, key)]).to eq [[0, 0], 5, 4]
+    expect(tick([dancers.first], strand: "backwards").errors[:error]).to include "on the spots"
+    expect(tick([dancers.first], strand: "cover:#{dancers.first.id}").errors[:error]).to include "None of these"
+    expect(get(who_has_it("?strand=ensemble")).body).to include %(class="r5 learned")
+    expect(App::Learning::Actions::RebuildStates.new(studio).run).to eq 0
+  end
+
+  it "sorts by who is most behind and by who blocks the next run, and says by how much" do
+    tick(dancers.first(3), rung: 4)
+    rows = Nokogiri::HTML(get(who_has_it("?sort=behind")).body).css("tr[data-p] th").map { |th| th.text.squeeze(" \n") }
+    expect(rows.first).to include("Dov Test").and include("4 rungs behind")
+    expect(text(who_has_it("?sort=blocking"))).to include "Dov Test holds up"
+  end
+
+  it "counts in the studio's way or the section's own: clean runs, then only what was signed off" do
+    2.times { tick([dancers.first]) }
+    send_form "/settings", settings_form.merge("learned_way" => "clean_runs", "clean_runs" => "3")
+    expect([progress.learned?(dancers.first.id, key), get(who_has_it).body]).to match [false, /<td data-i class="r4">/]
+    tick([dancers.first])
+    expect(progress.learned?(dancers.first.id, key)).to be true
+    walk.update!(learned_way: "confirmed")
+    expect(progress.learned?(dancers.first.id, key)).to be false
+    expect(text("/pieces/#{piece.id}/cell?person=#{dancers.first.id}&item=#{key}")).to include "once it is signed off"
+    send_form "/settings", settings_form.merge("clean_runs" => "0")
+    expect([last_response.status, last_response.body]).to match [422, /a whole number from 1 to 20/]
+  end
+
+  it "is signed off in one tap with exceptions by whoever teaches it, and by nobody else but the director" do
+    tick(dancers.first(3))
+    sign_in assistant
+    expect(text(who_has_it("/sign-offs"))).to include "1 thing for others"
+    send_form who_has_it("/sign-offs"), { "item" => key, "people" => dancers.map { |each| each.id.to_s } }
+    expect([said, piece.ledger_entries.where(kind: "signed_off").count]).to match [/whoever teaches it/, 0]
+    sign_in odalys
+    send_form who_has_it("/sign-offs"), { "item" => key, "people" => dancers.first(2).map { |each| each.id.to_s } }
+    expect(said).to eq "Signed off for 2 dancers."
+    expect(dancers.map { |each| progress.cell(each.id, key).signed_off }).to eq [true, true, false, false]
+    expect(tick([dancers.first], kind: "signed_off")).to be_ok
+  end
+
+  it "hands the queue of somebody who is away to the assistant until a day, and takes it back" do
+    tick([dancers.first])
+    sign_in odalys
+    send_form "/pieces/#{piece.id}/handovers",
+              { "person" => walk.choreographer_id, "member" => assistant.id, "until" => "2027-02-09" }
+    sign_in assistant
+    expect(text(who_has_it("/sign-offs"))).to include "1 thing for you"
+    App::Shared::Clock.frozen_at = NOW + (8 * 86_400)
+    expect(text(who_has_it("/sign-offs"))).to include "nothing waits for you"
+    App::Shared::Clock.frozen_at = NOW
+    sign_in director
+    send_form "/pieces/#{piece.id}/handovers/#{studio.hand_overs.last.id}/end", {}
+    sign_in assistant
+    send_form who_has_it("/sign-offs"), { "item" => key, "people" => [dancers.first.id.to_s] }
+    expect(said).to include "whoever teaches it"
+  end
+
+  it "takes a dancer's own report only where the studio wants it, lets it wait, and answers it" do
+    token = dancers.first.person_links.issue(studio_id: studio.id).last
+    report = { "piece" => piece.id.to_s, "item" => key, "rung" => "4" }
+    send_form "/my/#{token}/reports", report
+    expect(piece.ledger_entries.count).to eq 0
+    studio.update!(settings: { "self_reports" => true })
+    send_form "/my/#{token}/reports", report
+    expect([progress.rung(dancers.first.id, key), progress.cell(dancers.first.id, key).reported]).to eq [0, 4]
+    expect(text("/my/#{token}")).to include "you say: with music"
+    sign_in odalys
+    expect(text(who_has_it("/sign-offs"))).to include "Ada Test says: with music"
+    send_form who_has_it("/sign-offs"), { "item" => key, "people" => [dancers.first.id.to_s], "answer" => "not_yet" }
+    expect([said, progress.cell(dancers.first.id, key).reported]).to eq ["One dancer is told: not yet.", 0]
+  end
+
+  it "says what blocks a run and when that is worked on, and keeps an overruling with its reason for ever" do
+    make_season(studio)
+    App::Planning::Actions::Publish.new(
+      App::Planning::Actions::Make.new(piece, director.account, studio.local(NOW)).run, NOW
+    ).run
+    ready = who_has_it("/ready?kind=stumble_through")
+    expect(text(ready)).to match(/0 of 4 at slow counts 4 more are needed .* Feb, \d/)
+    send_form who_has_it("/ready"), { "kind" => "stumble_through", "reason" => "" }
+    expect(piece.overrulings.count).to eq 0
+    send_form who_has_it("/ready"), { "kind" => "stumble_through", "reason" => "the hall is booked" }
+    expect(text(who_has_it("/ready?kind=stumble_through"))).to include "Overruled by Director", "the hall is booked"
+    expect { piece.overrulings.last.update!(reason: "other") }.to raise_error(/append-only/)
+  end
+
+  it "names who learns whose part, shows who could step in, and leaves their own part alone" do
+    send_form "/pieces/#{piece.id}/understudies", { "person" => dancers.second.id, "covers" => dancers.first.id }
+    send_form "/pieces/#{piece.id}/understudies", { "person" => dancers.first.id, "covers" => dancers.first.id }
+    expect([said, piece.understudies.count]).to eq ["Nobody covers their own part.", 1]
+    tick([dancers.second], strand: "cover:#{dancers.first.id}")
+    page = text(who_has_it("/understudies"))
+    expect(page).to match(/Ada Test All .*?Bram Test End Bram Test has 1 of \d, one of them/)
+  end
+
+  it "lists the smallest catch-up with minutes and a buddy, and what would move the piece most in so many minutes" do
+    tick(dancers.first(3), rung: 3)
+    behind = text(who_has_it("/catch-up?person=#{dancers.last.id}"))
+    expect(behind).to match(/Opening Walk nothing yet → at tempo .* Ada/)
+    page = text(who_has_it("/next?minutes=20"))
+    expect(page).to match(/\d+ min (?:Catch up on|Drill|Teach \d eights? of) /)
+    expect(text(who_has_it("/next?minutes=5&room=nonsense"))).to include "in any room"
+  end
+
+  it "shows each role its own Home: own sections with their neighbours, the next rehearsal, the whole" do
+    tick(dancers.first(3))
+    make_season(studio)
+    sign_in odalys
+    expect(text("/")).to include("My sections").and match(/Opening Walk .*3 of 4 have it/)
+      .and include("after it Spiral starts").and include("1 thing waits to be signed off")
+    sign_in assistant
+    expect(text("/")).to include("Today").and include("What it needs")
+    sign_in director
+    expect(text("/")).to include("Pieces").and include("Decide next")
+  end
+
+  it "keeps a ladder for each layer where the section says so" do
+    expect(text(who_has_it)).not_to include "the arms"
+    walk.update!(layered_ladder: true)
+    tick([dancers.first], rung: 2, strand: "arms")
+    page = Nokogiri::HTML(get(who_has_it("?strand=arms")).body)
+    expect(page.css("thead th[data-item]").pluck("data-item")).to eq [key]
+    expect(page.css("td.r2").size).to eq 1
+    expect(progress.rung(dancers.first.id, key)).to eq 0
+  end
+end
