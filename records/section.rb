@@ -44,6 +44,9 @@ module Records
     validates :note, length: { maximum: 2000 }
     validates :bring, length: { maximum: 200 }
 
+    # The newest line of how far it was taught to everybody who dances it.
+    def taught_to_all = teachings.where(group_id: nil).order(:id).last
+
     # Whether somebody teaches it, alone or with others.
     def taught_by?(person_id)
       return false if person_id.nil?

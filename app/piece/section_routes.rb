@@ -25,6 +25,13 @@ module App
           redirect "/pieces/#{piece.id}/sections/#{section.id}"
         end
         corrections(app)
+        app.allow :member, post: "/pieces/:piece/sections/:id/up-to", takes: { group: :text, eights: :text } do
+          permit Policy, piece, :tick?
+          section = find(piece.sections)
+          result = Actions::HaveUpTo.new(section, params, account, today).run
+          say(result.ok? ? t("sections.up_to", name: section.name) : result.errors.values.first)
+          redirect "/pieces/#{piece.id}/sections/#{section.id}"
+        end
       end
 
       def self.corrections(app)

@@ -129,6 +129,7 @@ module ValidRequests
     "/pieces/:piece/links" => -> { { "section" => section.id.to_s } },
     "/pieces/:piece/links/:id/:step" => -> { {} },
     "/pieces/:piece/sections/:id" => -> { section_form },
+    "/pieces/:piece/sections/:id/up-to" => -> { { "group" => piece.groups.first.id.to_s, "eights" => "2" } },
     "/pieces/:piece/sections/:id/corrections" => -> { { "text" => "look up", "eight" => "1", "count" => "3" } },
     "/pieces/:piece/corrections/:id/settle" => -> { { "to" => "yes" } },
     "/pieces/:piece/sharing" => -> { { "taught" => { section.id.to_s => other_teacher.id.to_s } } },

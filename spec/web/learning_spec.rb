@@ -161,4 +161,19 @@ RSpec.describe "learning in full", :web do
     expect(page.css("td.r2").size).to eq 1
     expect(progress.rung(dancers.first.id, key)).to eq 0
   end
+
+  it "knows how far each group has a section, and plans from where the slowest is" do
+    make_cast(piece, %w[Edda Falk], group: "Late")
+    late = piece.groups.find_by!(name: "Late")
+    walk.teachings.create!(studio_id: studio.id, eights: 4, day: "2027-02-01", by_name: "D", created_at: NOW)
+    send_form "/pieces/#{piece.id}/sections/#{walk.id}/up-to", { "group" => late.id, "eights" => "2" }
+    far = App::Reading::TaughtSoFar.new(piece)
+    expect([far.of(walk.id, late.id), far.of(walk.id, late.id + 1), far.to_h[walk.id]]).to eq [2, 4, 2]
+    page = get("/pieces/#{piece.id}/sections/#{walk.id}").body
+    expect(page).to match(/Late.*?name="eights" value="2"/m)
+    send_form "/pieces/#{piece.id}/sections/#{walk.id}/up-to", { "group" => late.id, "eights" => "9" }
+    expect([said, walk.teachings.count]).to match [/Opening Walk has 4 eights/, 2]
+    walk.teachings.create!(studio_id: studio.id, eights: 3, day: "2027-02-02", by_name: "D", created_at: NOW)
+    expect(App::Reading::TaughtSoFar.new(piece).to_h[walk.id]).to eq 3
+  end
 end

@@ -36,7 +36,7 @@ module App
         def lessons
           slots.select(&:lesson?).uniq(&:section_ids).filter_map do |slot|
             section = sections.find { |each| each.id == slot.section_ids.first } or next
-            [slot, section, section.teachings.order(:id).last&.eights]
+            [slot, section, section.taught_to_all&.eights]
           end
         end
 

@@ -23,7 +23,17 @@ module App
         def length_text = Core::Piece::LengthText.render(core.rows.map(&:counts))
         def links = order.links.select { |link| link.section.id == section.id }
         def breakdown = @breakdown ||= lesson(core)
-        def taught = @taught ||= section.teachings.order(:id).last
+        def taught = @taught ||= section.taught_to_all
+
+        # [[group, eights it has up to], …] of those who dance it; none where there is one group only.
+        def up_to
+          @up_to ||= begin
+            dancing = core.groups.empty? ? groups.to_a : groups.select { |group| core.groups.include?(group.id) }
+            dancing.size > 1 ? dancing.map { |group| [group, so_far.of(section.id, group.id)] } : []
+          end
+        end
+
+        def tick? = Policy.new(member, piece).tick?
         def layered? = @typed ? @typed["layered_ladder"] == "yes" : section.layered_ladder
         def known? = @typed ? @typed["known"] == "yes" : section.known
         def being_made? = @typed ? @typed["being_made"] == "yes" : section.being_made
@@ -76,6 +86,10 @@ module App
         ensure
           @typed = mine
         end
+
+        private
+
+        def so_far = @so_far ||= Reading::TaughtSoFar.new(piece)
       end
     end
   end
