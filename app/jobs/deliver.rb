@@ -6,6 +6,8 @@ module App
   module Jobs
     # Delivers one mail of the outbox: as an .eml file, and by SMTP where SMTP_URL is set. Doing it again is harmless.
     class Deliver < Que::Job
+      self.priority = Lanes::MAIL
+
       def run(mail_id)
         row = Records::Mail.find_by(id: mail_id)
         return if row.nil? || row.delivered_at

@@ -4,6 +4,8 @@ module App
   module Jobs
     # Mails a link for a new password, if the address is known.
     class MailReset < Que::Job
+      self.priority = Lanes::MAIL
+
       def run(email)
         account = Records::Account.find_by(email:)
         return unless account

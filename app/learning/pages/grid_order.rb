@@ -17,8 +17,9 @@ module App
 
         # [[group, share of it that has each column, in words], …]
         def shares
-          members = groups.to_h { |each| [each, cast.select { |_, ids| ids.include?(each.id) }.keys] }
-          members.reject { |_, ids| ids.empty? }.map { |each, ids| [each.name, columns.map { |c| share(c.item, ids) }] }
+          dancing = groups.select { |each| members.key?(each.id) }
+          found = columns.map { |column| shares_of(column.item) }
+          dancing.map { |each| [each.name, found.map { |share| share[each.id] }] }
         end
 
         private
@@ -44,9 +45,23 @@ module App
           end
         end
 
+        # {group id => ids of its dancers}, of groups that have some.
+        def members
+          @members ||= snapshot.of_work(:members) do
+            cast.each_with_object({}) { |(id, ids), found| ids.each { |group| (found[group] ||= []) << id } }
+          end
+        end
+
+        # {group id => "5/7"} of one item.
+        def shares_of(item)
+          snapshot.memo([:shares, item.key, strand], of: item.key) do
+            dancers = snapshot.dancers.fetch(item.key)
+            members.transform_values { |ids| share(item, ids.select { |id| dancers.include?(id) }) }
+          end
+        end
+
         def share(item, ids)
-          those = ids & items.dancers(item)
-          "#{those.count { |id| progress.learned?(id, item.key) }}/#{those.size}" if those.any?
+          "#{ids.count { |id| progress.learned?(id, item.key) }}/#{ids.size}" if ids.any?
         end
       end
     end
