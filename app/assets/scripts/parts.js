@@ -73,6 +73,14 @@ document.addEventListener("alpine:init", () => {
     },
   }));
 
+  // A row of ways that may be wider than the screen: the one that is shown stands where it is seen.
+  Alpine.data("inSight", () => ({
+    init() {
+      const shown = this.$root.querySelector("[aria-current]");
+      if (shown) this.$root.scrollLeft = shown.offsetLeft - 40;
+    },
+  }));
+
   // A form of choices that shows at once what is chosen; its button is for those without scripts.
   Alpine.data("sending", () => ({
     init() {
