@@ -19,7 +19,7 @@ module App
               next Shared::Result.no({ name: I18n.t("groups.too_many", most: Records::Group::MOST) })
             end
 
-            save(@piece.groups.new(studio: @studio, number:), @params["name"])
+            save(Records::Group.new(piece: @piece, studio: @studio, number:), @params["name"])
           end
         end
 
