@@ -15,7 +15,7 @@ module App
 
           now = Shared::Clock.now
           token = session["sign_in"]
-          place = token && Records::SignIn.eager_load(:account).by_token(token)
+          place = token && Records::SignIn.by_token(token)
           @place_here = (place.seen(now) if place&.live?(now))
         end
 
@@ -32,9 +32,7 @@ module App
           place
         end
 
-        def own_place(studio_id)
-          studio_id && Records::Membership.eager_load(:studio).find_by(account_id: account.id, studio_id:)
-        end
+        def own_place(studio_id) = studio_id && Records::Membership.find_by(account_id: account.id, studio_id:)
 
         def studio = member&.studio
 
