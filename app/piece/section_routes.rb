@@ -25,6 +25,10 @@ module App
           redirect "/pieces/#{piece.id}/sections/#{section.id}"
         end
         corrections(app)
+        up_to(app)
+      end
+
+      def self.up_to(app)
         app.allow :member, post: "/pieces/:piece/sections/:id/up-to", takes: { group: :text, eights: :text } do
           permit Policy, piece, :tick?
           section = find(piece.sections)

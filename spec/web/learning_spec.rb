@@ -176,4 +176,66 @@ RSpec.describe "learning in full", :web do
     walk.teachings.create!(studio_id: studio.id, eights: 3, day: "2027-02-02", by_name: "D", created_at: NOW)
     expect(App::Reading::TaughtSoFar.new(piece).to_h[walk.id]).to eq 3
   end
+
+  describe "with a plan that was told" do
+    before do
+      make_season(studio)
+      plan = App::Planning::Actions::Make.new(piece, director.account, studio.local(NOW)).run
+      App::Planning::Actions::Publish.new(plan, NOW).run
+    end
+
+    it "links every hole to the slot that mends it, and calls nothing run that no rehearsal behind us has run" do
+      tick(dancers)
+      page = Nokogiri::HTML(get(who_has_it("/coverage")).body)
+      holes = page.css(".coverage section").to_h { |each| [each.at_css("h2").text[/[A-Za-z ]+/].strip, each] }
+      expect(holes.keys).to include("Never taught", "Never joined", "Never run yet")
+      never_run = holes["Never run yet"].text
+      expect(never_run).to include("Opening Walk").and include("4 of 4 have seen it, last danced today")
+      slots = holes["Never joined"].css("li a").pluck("href").grep(/call-sheet/)
+      expect(slots.size).to eq holes["Never joined"].css("li").size
+      plan = piece.published_plan
+      run = plan.slots.find_by!(kind: "run")
+      run.update!(rehearsal: studio.rehearsals.create!(date: "2027-01-26", start_minute: 1080, end_minute: 1200))
+      expect(Nokogiri::HTML(get(who_has_it("/coverage")).body).css("h2").text).not_to include "Never run yet"
+    end
+
+    it "reckons the half hour of another evening with those who will be there, and what its teachers teach" do
+      evening = studio.rehearsals.standing.second
+      studio.people.choreographers.each do |teacher|
+        teacher.absences.create!(studio:, from_date: evening.date, to_date: evening.date)
+      end
+      dancers.last.absences.create!(studio:, from_date: evening.date, to_date: evening.date)
+      page = text(who_has_it("/next?rehearsal=#{evening.id}"))
+      expect(page).to include("with 3 dancers").and include("Nothing that these people have begun")
+      tick(dancers, rung: 3)
+      expect(text(who_has_it("/next?rehearsal=#{evening.id}"))).to match(/min (?:Drill|Dance) Opening Walk/)
+    end
+
+    it "asks what would move the piece most where an evening is empty" do
+      piece.published_plan.slots.where(rehearsal: studio.rehearsals.standing.first).delete_all
+      expect(get("/pieces/#{piece.id}/plan").body).to include "/who-has-it/next?rehearsal="
+    end
+  end
+
+  it "ticks and takes back along a strand without scripts, and comes back to the same cell" do
+    cell = "/pieces/#{piece.id}/cell?person=#{dancers.first.id}&item=#{key}&strand=other_side"
+    sent = { "person" => dancers.first.id, "item" => key, "rung" => "3", "kind" => "danced", "strand" => "other_side" }
+    send_form "/pieces/#{piece.id}/ticks", sent
+    expect(last_response.headers["location"]).to end_with "strand=other_side"
+    expect(text(cell)).to include("from the other side").and include("danced: at tempo").and include("danced on 2 Feb")
+    send_form "/pieces/#{piece.id}/ticks/#{piece.ledger_entries.last.id}/undo", {}
+    expect([last_response.headers["location"], text(cell)]).to match [/strand=other_side/, /taken back/]
+    expect(text("/pieces/#{piece.id}/cell?person=#{dancers.first.id}&item=#{key}")).to include "Nothing in the log yet"
+  end
+
+  it "lets the teacher of either side sign off a join" do
+    join = App::Reading::PieceSnapshots.of(piece).items.all.find { |item| item.kind == :join }
+    mirela = make_member(studio, "choreographer", name: "Mirela", person: studio.people.find_by!(name: "Mirela"))
+    tick(dancers, item: join.key)
+    { mirela => dancers.first, odalys => dancers.second }.each do |member, dancer|
+      sign_in member
+      send_form who_has_it("/sign-offs"), { "item" => join.key, "people" => [dancer.id.to_s] }
+      expect(said).to eq "Signed off for one dancer."
+    end
+  end
 end
