@@ -156,11 +156,10 @@ module App
         keep(piece.id, Kept.new(work_version, learning_seq, snapshot))
       end
 
-      # A snapshot that is right about the work, though the log may have gone on: for whoever writes to the log. piece:
-      # as this request has just read it.
+      # A snapshot that is right about the work, though the log may have gone on: for whoever writes to the log.
       def of_work(piece)
         kept = @lock.synchronize { @kept[piece.id] }
-        kept && kept.work_version == piece.work_version ? kept.snapshot : of(piece)
+        kept && kept.work_version == counters(piece).first ? kept.snapshot : of(piece)
       end
 
       # The piece as the transaction under way has left it: read from the rows, kept by nobody. Of what people have
