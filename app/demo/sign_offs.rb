@@ -67,7 +67,7 @@ module App
       end
 
       def line(person_id, item, kind, rung, days_ago, **strand)
-        Learning::Actions::LogLine.of(@piece, @account, @now.to_date - days_ago).merge(
+        Shared::LogLine.of(@piece, @account, @now.to_date - days_ago).merge(
           person_id:, item_key: item.key, kind:, rung:, **strand
         )
       end

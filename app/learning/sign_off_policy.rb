@@ -12,9 +12,6 @@ module App
         @today = today
       end
 
-      # Whether any of it is this member's.
-      def any? = direct? || mine.any?
-
       def item?(item)
         return false unless @member.studio_id == @piece.studio_id && !@piece.archived?
 

@@ -26,19 +26,8 @@ module App
       private
 
       def entry(cell)
-        {
-          studio_id: @piece.studio_id,
-          piece_id: @piece.id,
-          **cell,
-          item_key: @key,
-          kind: "changed",
-          rung: 0,
-          account_id: @account.id,
-          by_name: @account.name,
-          note: @note || I18n.t("steps.note", eights: @eights.join(", ")),
-          day: @today,
-          created_at: Clock.now
-        }
+        note = @note || I18n.t("steps.note", eights: @eights.join(", "))
+        LogLine.of(@piece, @account, @today).merge(item_key: @key, kind: "changed", rung: 0, note:, **cell)
       end
     end
   end

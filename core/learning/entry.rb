@@ -8,7 +8,9 @@ module Core
       KINDS = %w[taught danced signed_off self_reported clip_reviewed corrected changed undone].freeze
 
       # Those that somebody who teaches can enter.
-      BY_HAND = %w[taught danced signed_off corrected].freeze
+      BY_HAND = %w[taught danced signed_off clip_reviewed corrected].freeze
+      # Those of them that are for whoever teaches it.
+      OF_TEACHERS = %w[signed_off clip_reviewed].freeze
       # Kinds that lift the cell to their rung; the others only inform.
       LIFTING = %w[taught danced signed_off clip_reviewed].freeze
       # Kinds by which somebody who teaches answers what a dancer reported; "corrected" says: not yet.

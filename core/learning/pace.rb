@@ -22,11 +22,6 @@ module Core
       # Rungs a person is behind the others, over all they dance.
       def behind(person) = all[person].to_i
 
-      # Items that a person is behind with, by so many rungs or more: [Item].
-      def lags(person, least: 1)
-        @items.for(person).select { |item| of(item) - @progress.rung(person, item.key) >= least }
-      end
-
       private
 
       # {person => rungs}, in one walk over the piece.

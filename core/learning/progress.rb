@@ -25,9 +25,6 @@ module Core
         strand.own? ? self : Progress.new(@strands.fetch(strand, {}), ladder:, way: @way, ways: @ways)
       end
 
-      # Strands that something was ticked on, beside the own.
-      def strands = @strands.keys
-
       # The Cell of a person (id) and an item (key); one without entries where there is none.
       def cell(person, key) = (@cells[key] || EMPTY).fetch(person, NONE)
 

@@ -39,9 +39,6 @@ module Core
       # [Block] in running order.
       def blocks = @blocks ||= asked.filter_map { |item| block(item) }
 
-      # How many items it asks for.
-      def size = asked.size
-
       private
 
       def asked

@@ -9,11 +9,7 @@ module Core
       # person: who would step in; named: whether somebody said so; learned, items: of the part's items, how many they
       # have learned either way, of how many; practised: how many on the cover's strand; busy: links where their own
       # place would be empty.
-      Cover = Struct.new(:person, :named, :learned, :items, :practised, :busy, keyword_init: true) do
-        # Whether they have the whole part.
-        def ready? = learned == items
-        def share = items.zero? ? 0.0 : learned.fdiv(items)
-      end
+      Cover = Struct.new(:person, :named, :learned, :items, :practised, :busy, keyword_init: true)
       MOST = 3
 
       # named: {person whose part it is => [people who cover it]}.

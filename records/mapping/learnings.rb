@@ -103,7 +103,8 @@ module Records
         end
       end
 
-      # Folds the log of these cells again and writes their state. keys: [[person, item key, track, layer, covers], …].
+      # Folds the log of these cells again and writes their state. keys: [[person, item key, track, layer, covers],
+      # …].
       def refold(piece, keys)
         keys = sorted(keys)
         LedgerEntry.transaction do
@@ -111,12 +112,6 @@ module Records
           read_anew(piece)
           fold(piece, keys)
         end
-      end
-
-      # Folds the cells of a whole piece again, as after a change of what counts as learned.
-      def refold_all(piece)
-        keys = piece.learning_states.pluck(*KEY)
-        refold(piece, keys) if keys.any?
       end
 
       # The key of a cell of somebody's own part.

@@ -238,4 +238,17 @@ RSpec.describe "learning in full", :web do
       expect(said).to eq "Signed off for one dancer."
     end
   end
+
+  it "counts by a reviewed clip only what whoever teaches it says was reviewed" do
+    walk.update!(learned_way: "clip")
+    tick(dancers.first(2))
+    expect(progress.learned?(dancers.first.id, key)).to be false
+    sent = { "person" => dancers.first.id, "item" => key, "rung" => "4", "kind" => "clip_reviewed" }
+    sign_in assistant
+    send_form "/pieces/#{piece.id}/ticks", sent
+    expect([said, progress.learned?(dancers.first.id, key)]).to match [/whoever teaches it/, false]
+    sign_in odalys
+    send_form "/pieces/#{piece.id}/ticks", sent
+    expect(dancers.first(2).map { |each| progress.learned?(each.id, key) }).to eq [true, false]
+  end
 end

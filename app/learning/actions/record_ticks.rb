@@ -7,8 +7,8 @@ module App
       class RecordTicks
         MOST = 3000
 
-        # sent: {"cells" => ["person:item", …], "kind", "rung", "strand" => as StrandForm says it, "client" => a key of
-        # the sender's own}.
+        # sent: {"cells" => ["person:item", …], "kind", "rung", "strand" => as StrandForm says it, "client" => a key
+        # of the sender's own}.
         def initialize(piece, member, sent, today)
           @piece = piece
           @member = member
@@ -27,7 +27,7 @@ module App
 
           keys = known
           return no("nobody") if keys.empty?
-          return no("not_yours") if @kind == "signed_off" && !signs?(keys)
+          return no("not_yours") if Core::Learning::Entry::OF_TEACHERS.include?(@kind) && !signs?(keys)
 
           Shared::Result.ok(CellStates.new(progress, write(keys), @today).to_a)
         end
@@ -64,7 +64,7 @@ module App
         end
 
         def entry(person, key)
-          LogLine.of(@piece, @member.account, @today).merge(
+          Shared::LogLine.of(@piece, @member.account, @today).merge(
             person_id: person,
             item_key: key,
             kind: @kind,

@@ -39,7 +39,7 @@ module App
 
         def entry(person, found)
           rung = found.reported.fetch(person) { snapshot.progress.rung(person, @key) }
-          LogLine.of(@piece, @member.account, @today).merge(
+          Shared::LogLine.of(@piece, @member.account, @today).merge(
             person_id: person,
             item_key: @key,
             kind: @no ? "corrected" : "signed_off",

@@ -24,7 +24,7 @@ module App
         def refold(piece) = Records::Mapping::Learnings.refold(piece, [Records::Mapping::Learnings.key_of(@entry)])
 
         def undoing(piece)
-          LogLine.of(piece, @account, @today).merge(
+          Shared::LogLine.of(piece, @account, @today).merge(
             @entry.slice(:person_id, :item_key, :track, :layer, :covers_person_id).symbolize_keys
           ).merge(kind: "undone", rung: 0, undoes_id: @entry.id, client_id: "undo:#{@entry.id}")
         end

@@ -40,19 +40,9 @@ module App
         end
 
         def entry(piece, item)
-          {
-            studio_id: piece.studio_id,
-            piece_id: piece.id,
-            person_id: @person.id,
-            item_key: item.key,
-            kind: "self_reported",
-            rung:,
-            account_id: nil,
-            by_name: @person.name,
-            client_id: nil,
-            day: @studio.today(@now),
-            created_at: @now
-          }
+          Shared::LogLine.of(piece, nil, @studio.today(@now), by_name: @person.name).merge(
+            person_id: @person.id, item_key: item.key, kind: "self_reported", rung:
+          )
         end
       end
     end
