@@ -12,6 +12,14 @@ module Records
       rows.empty? ? [] : insert_all!(rows, returning:, record_timestamps: false)
     end
 
+    # [[value, …], …] of a query that the database plans once a connection and that is answered once a request.
+    def self.rows_of(sql, name, given)
+      connection.select_all(sql, name, given, preparable: true).cast_values
+    end
+
+    # The same for a statement that writes or locks: what was read before is read again.
+    def self.done_with(sql, name, given) = connection.exec_query(sql, name, given, prepare: true).cast_values
+
     # A transaction in which nobody else does the same kind of work on this row (an advisory lock: ticks, which lock
     # cells and then the piece, are never kept waiting by it). The row is read anew inside.
     def alone(work)

@@ -169,7 +169,7 @@ module App
       # Forgets everything; specs that reuse row numbers need it.
       def clear = @lock.synchronize { @kept.clear }
 
-      def counters(piece) = Records::Base.connection.select_rows(VERSION, "counters", [piece.id]).first
+      def counters(piece) = Records::Base.rows_of(VERSION, "counters", [piece.id]).first
 
       def keep(id, kept)
         @lock.synchronize do

@@ -12,17 +12,18 @@ module App
         snapshot = PieceSnapshots.of(piece)
         version = SeasonVersion.of(plan, now)
         draft = snapshot.held_by_work(:plan_draft, version) { PlanDraft.new(piece, now).prepared }
-        conflicts = new(plan, draft.over(snapshot), snapshot)
+        ahead = snapshot.held_by_work(:planned_slots, version) { PlannedSlots.new(plan, draft.season) }
+        conflicts = new(plan, draft.over(snapshot), snapshot, ahead)
         clashes = snapshot.held_by_work(:plan_clashes, version) { conflicts.clashes }
         [*clashes, *snapshot.held(:plan_drift, version) { conflicts.drift }]
       end
 
-      # draft: PlanDraft of today.
-      def initialize(plan, draft, snapshot)
+      # draft: PlanDraft of today; ahead: what of the plan lies before us.
+      def initialize(plan, draft, snapshot, ahead = PlannedSlots.new(plan, draft.season))
         @plan = plan
         @draft = draft
         @snapshot = snapshot
-        @ahead = PlannedSlots.new(plan, draft.season)
+        @ahead = ahead
       end
 
       def all = [*clashes, *drift]
@@ -46,16 +47,7 @@ module App
       def t(key, **words) = I18n.t("plans.conflict.#{key}", **words)
 
       # Rehearsals that were cancelled while the plan still has slots in them.
-      def cancelled = lost.map(&:last).uniq.sort.map { |date| t(:cancelled, day: Shared::Dates.day(date)) }
-
-      # [[task key, date], …] of slots in them.
-      def lost
-        @lost ||=
-          @plan.slots.work.joins(:rehearsal)
-            .where.not(rehearsals: { cancelled_at: nil })
-            .where(rehearsals: { date: @draft.now.to_date.. })
-            .pluck(:task_key, "rehearsals.date")
-      end
+      def cancelled = @ahead.lost.map(&:last).uniq.sort.map { |date| t(:cancelled, day: Shared::Dates.day(date)) }
 
       def found = @found ||= Core::Planning::PlanConflicts.new(@ahead.problem, @ahead.placements).all
       def standing = sentences(found)
@@ -93,7 +85,7 @@ module App
       end
 
       # What is said already: it found no place, or lost it with a rehearsal.
-      def known = @plan.result.fetch("unplaced", []).map { |task| task["task"] } + lost.map(&:first)
+      def known = @plan.result.fetch("unplaced", []).map { |task| task["task"] } + @ahead.lost.map(&:first)
 
       def lacking(kind, changes)
         changes.key?(kind) ? [t(kind, tasks: list(changes[kind].map { |change| title(change.task) }.uniq))] : []
@@ -123,12 +115,8 @@ module App
 
       # {task key => [minutes ahead, dancers called]}. A review of what would be rusty comes and goes with the plan.
       def planned
-        @ahead.slots
-          .reject { |slot| slot.kind == "review" && !titles.key?(slot.task_key) }
-          .group_by(&:task_key)
-          .transform_values do |same|
-            [same.sum(&:minutes), same.flat_map { |slot| @ahead.called(slot, "dancer") }.uniq]
-          end
+        @ahead.by_task.reject { |key, (_, _, kind)| kind == "review" && !titles.key?(key) }
+          .transform_values { |given| given.first(2) }
       end
 
       def title(key) = titles[key] || @plan.slots.find { |slot| slot.task_key == key }&.title || key

@@ -16,6 +16,23 @@ module App
 
       def slots = @slots ||= @plan.slots.work.where(rehearsal_id: @season.open.map(&:id)).to_a
 
+      # {task key => [minutes ahead, dancers called, kind]}.
+      def by_task
+        @by_task ||=
+          slots.group_by(&:task_key).transform_values do |same|
+            [same.sum(&:minutes), same.flat_map { |slot| called(slot, "dancer") }.uniq, same.first.kind]
+          end
+      end
+
+      # [[task key, date], …] of slots in rehearsals that were cancelled.
+      def lost
+        @lost ||=
+          @plan.slots.work.joins(:rehearsal)
+            .where.not(rehearsals: { cancelled_at: nil })
+            .where(rehearsals: { date: @season.now.to_date.. })
+            .pluck(:task_key, "rehearsals.date")
+      end
+
       # Recap and music ahead, as the core has them.
       def ends
         windows = problem.windows.to_h { |window| [window.id, window] }

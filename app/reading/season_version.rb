@@ -21,7 +21,7 @@ module App
       # The same for what hangs on no plan.
       def self.of_studio(studio_id, now)
         binds = [studio_id, now.to_date, (now.hour * 60) + now.min]
-        [now.to_date, *Records::Base.connection.select_rows(QUERY, "season version", binds).first]
+        [now.to_date, *Records::Base.rows_of(QUERY, "season version", binds).first]
       end
     end
   end

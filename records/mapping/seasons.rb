@@ -15,6 +15,8 @@ module Records
           def cancelled_at = nil
         end
 
+      attr_reader :now
+
       # now: the studio's local time; rehearsals that have begun are past. To see what a change would do, the season as
       # it would be then: freed: id of somebody who comes whenever it is up to them; without: id of a rehearsal that
       # falls away; extra: a Thought.

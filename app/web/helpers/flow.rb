@@ -8,10 +8,7 @@ module App
         class NotYours < StandardError
         end
 
-        def piece
-          @piece ||= (Records::Piece.find_by(studio_id: studio.id, id: number(params["piece"])) || halt(404))
-            .tap { |found| found.association(:studio).target = studio }
-        end
+        def piece = (studio && asker.piece) || halt(404)
 
         def find(rows, id = params["id"]) = rows.find_by(id: number(id)) || halt(404)
 

@@ -14,27 +14,26 @@ module App
           return @place_here if defined?(@place_here)
 
           now = Shared::Clock.now
-          token = session["sign_in"]
-          place = token && Records::SignIn.by_token(token)
+          place = asker&.place
           @place_here = (place.seen(now) if place&.live?(now))
         end
 
+        # The account's place in the studio it was in last, or its first: remembered, so that it is found from then on.
         def member
-          return @member if defined?(@member)
-
-          @member = account && (own_place(session["studio"]) || first_place)
+          found = place_here && asker.member
+          session["studio"] = found.studio_id if found && session["studio"] != found.studio_id
+          found
         end
-
-        # Remembered, so that it is found straight away from then on.
-        def first_place
-          place = account.memberships.order(:id).first
-          session["studio"] = place.studio_id if place
-          place
-        end
-
-        def own_place(studio_id) = studio_id && Records::Membership.find_by(account_id: account.id, studio_id:)
 
         def studio = member&.studio
+
+        # Who asks, and about which piece, as the database has it.
+        def asker
+          return @asker if defined?(@asker)
+
+          token = session["sign_in"]
+          @asker = token && Records::Asker.find(token, session["studio"], number(params["piece"]))
+        end
 
         def bearer
           @bearer ||= Records::PersonLink.live.by_token(params["token"])
@@ -67,9 +66,11 @@ module App
           place_here&.delete
           session.clear
           session.options[:renew] = true
-          @place_here, session["sign_in"] =
-            Records::SignIn.begin(account, device: device, now: Shared::Clock.now)
+          _, token = Records::SignIn.begin(account, device: device, now: Shared::Clock.now)
+          session["sign_in"] = token
           session["studio"] = studio&.id
+          @asker = Records::Asker.find(token, studio&.id, nil)
+          @place_here = @asker.place
           back
         end
 
