@@ -27,6 +27,7 @@ for (const path of filesUnder("app").filter(each => each.endsWith(".js")))
   cpSync(path, `public/scripts/${basename(path)}`);
 for (const file of readdirSync("app/assets/images"))
   cpSync(`app/assets/images/${file}`, `public/${file}`, { recursive: true });
+cpSync("app/assets/sounds", "public/sounds", { recursive: true });
 cpSync(`${modules}/@alpinejs/csp/dist/cdn.min.js`, "public/scripts/alpine.js");
 execFileSync(
   `${modules}/.bin/tailwindcss`,

@@ -14,6 +14,8 @@ require "i18n"
 require "tzinfo"
 require "bcrypt"
 require "semantic_logger"
+require "shrine"
+require "shrine/storage/file_system"
 require_relative "../formats/formats"
 require_relative "settings"
 

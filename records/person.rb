@@ -17,6 +17,7 @@ module Records
 
     normalizes :name, with: ->(name) { name.to_s.gsub(/\s+/, " ").strip }
     validates :name, presence: true, length: { maximum: 80 }
+    validates :rings, length: { maximum: 40 }, format: { with: %r{\A[\d+()/ -]*\z} }
     validates :tape, inclusion: { in: 1..TAPES }, allow_nil: true
 
     scope :present, -> { where(archived_at: nil) }

@@ -49,6 +49,8 @@ module Records
     has_many :understudies
     has_many :overrulings
     has_many :formations
+    has_many :uploads
+    has_many :notes
     has_many :version_people, class_name: "Records::VersionPerson"
 
     normalizes :title, with: ->(title) { title.to_s.gsub(/\s+/, " ").strip }

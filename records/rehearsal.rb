@@ -8,6 +8,10 @@ module Records
     has_many :rooms, through: :rehearsal_rooms
     has_many :slots
     has_many :attendances
+    has_many :attendance_entries
+    has_many :evening_steps
+    has_many :passes, class_name: "Records::Pass"
+    has_many :notes
     validates :date, presence: true
     validates :start_minute, numericality: { only_integer: true, in: 0..1435 }
     validates :end_minute, numericality: { only_integer: true, in: 5..1440 }

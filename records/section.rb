@@ -11,6 +11,8 @@ module Records
     # Of several teachers, all are called, or one is enough.
     NEEDED = %w[all one].freeze
     FEELS = %w[even triplet].freeze
+    # What is called out where it is taught: the counts, or its own words.
+    CALLED_BY = %w[counts words].freeze
     LAYERS = Core::Piece::Section::LAYERS.keys.freeze
     EDGE = {
       "weight" => %w[left right both seated floor],
@@ -38,6 +40,7 @@ module Records
     validates :learned_runs, numericality: { only_integer: true, in: 1..20 }, allow_nil: true
     validates :teachers_needed, inclusion: { in: NEEDED }
     validates :feel, inclusion: { in: FEELS }
+    validates :called_by, inclusion: { in: CALLED_BY }
     validates :layer_school, inclusion: { in: LAYERS }
     validates :difficulty, numericality: { in: 0.7..1.6 }
     validates :minutes, numericality: { only_integer: true, in: 1..600 }, allow_nil: true

@@ -47,6 +47,11 @@ module Records
     has_many :understudies
     has_many :hand_overs
     has_many :overrulings
+    has_many :attendance_entries
+    has_many :evening_steps
+    has_many :passes, class_name: "Records::Pass"
+    has_many :notes
+    has_many :uploads
 
     validates :name, presence: true, length: { maximum: 80 }
     validates :time_zone, inclusion: { in: ->(_) { TZInfo::Timezone.all_identifiers } }

@@ -14,7 +14,8 @@ module App
         {
           **sheet.people.to_h { |person| ["here:#{person.id}", sheet.marked?(person) ? "1" : "0"] },
           **sheet.slots.select(&:work?).to_h { |slot| ["minutes:#{slot.id}", slot.actual_minutes.to_s] },
-          **sheet.lessons.to_h { |slot, _, reached| ["taught:#{slot.id}", reached.to_s] }
+          **sheet.lessons.to_h { |slot, _, reached| ["taught:#{slot.id}", reached.to_s] },
+          **sheet.lessons_by_group.to_h { |slot, group, reached| ["group:#{slot.id}-#{group.id}", reached.to_s] }
         }
       end
 
@@ -27,6 +28,7 @@ module App
           **on_form.to_h { |name| [name, here.include?(name.delete_prefix("here:")) ? "1" : "0"] },
           **table(sent["minutes"], "minutes"),
           **table(sent["taught"], "taught"),
+          **table(sent["group"], "group"),
           "was" => sent["was"]
         }
       end
@@ -45,6 +47,7 @@ module App
       def label(sheet, kind, id)
         return sheet.studio.people.find_by(id:)&.name.to_s if kind == "here"
 
+        kind = "taught" if kind == "group"
         I18n.t("register.of.#{kind}", title: sheet.slots.find { |slot| slot.id == id }&.title)
       end
     end

@@ -4,7 +4,8 @@ module App
   module People
     # What the forms about people send.
     module Shapes
-      PERSON = { name: :text, dances: :text, teaches: :text, adult: :text, tape: :text, lock_version: :whole }.freeze
+      PERSON = { name: :text, dances: :text, teaches: :text, adult: :text, tape: :text, rings: :text,
+                 lock_version: :whole }.freeze
       ABSENCE = { from_date: :text, to_date: :text, from: :text, to: :text }.freeze
     end
   end

@@ -8,6 +8,7 @@ module App
         starting(app)
         showing(app)
         music(app)
+        track(app)
       end
 
       def self.starting(app)
@@ -37,6 +38,31 @@ module App
           say t(piece.archived? ? "pieces.archived" : "pieces.back", title: piece.title),
               undo: ("/pieces/#{piece.id}/archive?to=no" if piece.archived?)
           redirect "/"
+        end
+      end
+
+      # The rehearsal track: a file of sound that the caller plays along with.
+      def self.track(app)
+        app.allow :member, get: "/pieces/:piece/track/:id" do
+          permit Policy, piece, :see?
+          upload = find(piece.uploads.tracks)
+          beside
+          headers "cache-control" => "private, max-age=86400"
+          send_file Shared::TrackFile.path(upload), type: upload.type, disposition: :inline
+        end
+        app.allow :director, post: "/pieces/:piece/track", takes: Shapes::TRACK do
+          permit Policy, piece, :direct?
+          result = Actions::AttachTrack.new(piece, params["file"], account).run
+          next page("piece/music", piece_page(Pages::Music, errors: result.errors), status: 422) unless result.ok?
+
+          say t("music.track_attached", name: result.value.name)
+          redirect "/pieces/#{piece.id}/music"
+        end
+        app.allow :director, post: "/pieces/:piece/track/:id/remove" do
+          permit Policy, piece, :direct?
+          Actions::RemoveTrack.new(find(piece.uploads.tracks)).run
+          say t("music.track_removed")
+          redirect "/pieces/#{piece.id}/music"
         end
       end
 

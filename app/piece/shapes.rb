@@ -35,6 +35,7 @@ module App
         length: :text,
         note: :text,
         layer_school: :text,
+        called_by: :text,
         being_made: :text,
         learned_way: :text,
         learned_runs: :text,
@@ -51,6 +52,7 @@ module App
         groups: :texts,
         lock_version: :whole
       }.freeze
+      TRACK = { file: :upload, take: :text }.freeze
       SHARING = { teachers: :texts, sections: :text, cuts: :text, by: :text }.freeze
       CORRECTION = { text: :text, eight: :text, count: :text }.freeze
     end

@@ -62,6 +62,7 @@ module App
       register Learning::PanelRoutes
       register Planning::Routes
       register Calls::Routes
+      register Room::Routes
       register MyPart::Routes
 
       not_found { answer_page 404 }

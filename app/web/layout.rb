@@ -9,6 +9,7 @@ module App
         [:people, "/people"],
         [:rehearsals, "/rehearsals"],
         [:calls, "/calls"],
+        [:room, "/room"],
         [:settings, "/settings"]
       ].freeze
       SCREENS = [

@@ -5,6 +5,7 @@ module App
     # The rack middleware around the application, outermost first.
     module Stack
       WEEK = 7 * 86_400
+      MEGABYTE = 1024 * 1024
 
       module_function
 
@@ -15,10 +16,10 @@ module App
           use Middleware::RequestLog
           use Middleware::SecurityHeaders
           use Rack::Static,
-              urls: %w[/styles /scripts /fonts /images /favicon.svg /manifest.webmanifest],
+              urls: %w[/styles /scripts /fonts /images /sounds /favicon.svg /manifest.webmanifest],
               root: "public",
               header_rules: [[:all, { "cache-control" => "public, max-age=#{WEEK}" }]]
-          use Middleware::BodyLimit, bytes: 2 * 1024 * 1024
+          use Middleware::BodyLimit, bytes: 2 * MEGABYTE, files: { %r{\A/pieces/\d+/track\z} => 40 * MEGABYTE }
           use Middleware::ReadableRequest
           use Rack::Timeout, service_timeout: 30 unless Settings.test?
           use Middleware::Connections

@@ -14,11 +14,11 @@ module Core
       def self.fold(entries, learned_from: Ladder::DEFAULT.learned_from)
         valid = standing(entries)
         lifting = valid.select { |entry| Entry::LIFTING.include?(entry.kind) }
-        danced = lifting.select { |entry| entry.rung >= TEMPO }.map(&:day).uniq
+        refreshing = valid.select { |entry| Entry::REFRESHING.include?(entry.kind) }
         new(
           rung: lifting.map(&:rung).max || 0,
-          days: danced.size,
-          last_danced_on: lifting.map(&:day).max,
+          days: days_at_tempo(refreshing),
+          last_danced_on: refreshing.map(&:day).max,
           signed_off: valid.any? { |entry| entry.kind == "signed_off" },
           changed: changed?(valid),
           clean: valid.count { |entry| entry.kind == "danced" && entry.rung >= learned_from },
@@ -26,6 +26,9 @@ module Core
           reported: reported(valid)
         )
       end
+
+      # Separate days on which it was danced at tempo or better.
+      def self.days_at_tempo(entries) = entries.select { |entry| entry.rung >= TEMPO }.map(&:day).uniq.size
 
       # Entries that were not taken back, and are no taking back themselves.
       def self.standing(entries)
@@ -45,7 +48,7 @@ module Core
         answered = entries.drop(last + 1).any? { |entry| Entry::ANSWERING.include?(entry.kind) }
         answered ? 0 : entries[last].rung
       end
-      private_class_method :changed?, :reported
+      private_class_method :changed?, :reported, :days_at_tempo
 
       # A state of Freshness on a day.
       def freshness(today) = Freshness.new(days:, last_danced_on:).on(today)

@@ -2,10 +2,11 @@
 
 module Core
   module Learning
-    # One line of the ledger. kind: taught, danced, signed_off, self_reported, clip_reviewed, corrected,
-    # changed, undone. day: a Date. undoes: id of the entry that an "undone" takes back.
+    # One line of the ledger. kind: taught, danced, passed, signed_off, self_reported, clip_reviewed, corrected,
+    # changed, undone. day: a Date. undoes: id of the entry that an "undone" takes back. "Passed" says that it was
+    # danced at a rung in a pass that was counted; whether they have it a person says ("danced").
     class Entry < Values::Value.of(:id, :kind, :day, rung: 0, undoes: nil)
-      KINDS = %w[taught danced signed_off self_reported clip_reviewed corrected changed undone].freeze
+      KINDS = %w[taught danced passed signed_off self_reported clip_reviewed corrected changed undone].freeze
 
       # Those that somebody who teaches can enter.
       BY_HAND = %w[taught danced signed_off clip_reviewed corrected].freeze
@@ -13,6 +14,8 @@ module Core
       OF_TEACHERS = %w[signed_off clip_reviewed].freeze
       # Kinds that lift the cell to their rung; the others only inform.
       LIFTING = %w[taught danced signed_off clip_reviewed].freeze
+      # Kinds that keep it fresh.
+      REFRESHING = (LIFTING + %w[passed]).freeze
       # Kinds by which somebody who teaches answers what a dancer reported; "corrected" says: not yet.
       ANSWERING = (LIFTING + %w[corrected]).freeze
 

@@ -50,16 +50,17 @@ module Records
       def progress_with(piece, progress, keys)
         return progress if keys.empty?
 
-        newer = cells(within(piece.learning_states, keys))
+        newer = cells(LedgerRows.states(piece, keys, STATE.values))
         progress.with(newer.delete(Learn::Strand::OWN) || {}, strands: newer)
       end
 
       # {Strand => {item key => {person id => Cell}}}; cells that are equal are one object.
       def cells(rows)
+        rows = rows.pluck(*KEY, *STATE.values) unless rows.is_a?(Array)
         known = Hash.new { |cells, fields| cells[fields] = cell(fields) }
         strands = Hash.new { |all, fields| all[fields] = strand(*fields) }
         found = Hash.new { |all, strand| all[strand] = Hash.new { |keys, key| keys[key] = {} } }
-        rows.pluck(*KEY, *STATE.values).each do |person, key, track, layer, covers, *fields|
+        rows.each do |person, key, track, layer, covers, *fields|
           found[strands[[track, layer, covers]]][key][person] = known[fields]
         end
         found.to_h { |strand, keys| [strand, keys.to_h] }
@@ -174,8 +175,6 @@ module Records
       end
 
       def lock(piece, keys) = LedgerRows.lock(piece, keys)
-
-      def within(rows, keys) = rows.where(person_id: keys.map(&:first).uniq, item_key: keys.map(&:second).uniq)
 
       def state_row(piece, key, cell)
         {

@@ -27,6 +27,12 @@ module Records
       LISTED = lambda do |columns, given|
         "json_to_recordset(#{given}::json) AS k(#{columns.map { |name, type| "#{name} #{type}" }.join(', ')})"
       end
+      # The same with the place of each in the list, from 1.
+      PLACED = lambda do |given|
+        columns = KEY.map { |name, type| "#{name} #{type}" }.join(", ")
+        "ROWS FROM (json_to_recordset(#{given}::json) AS (#{columns})) WITH ORDINALITY AS " \
+          "k(#{KEY.keys.join(', ')}, place)"
+      end
       # A column of table t, or of table k, for each.
       NAMED = ->(columns, table) { columns.keys.map { |column| "#{table}.#{column}" }.join(", ") }
       COLUMNS = KEY.keys.join(", ")
@@ -38,8 +44,8 @@ module Records
       SQL
       # Cell by cell (OFFSET 0), through the index: read as a join, the whole log of the piece would be gone through.
       READ = <<~SQL.freeze
-        SELECT entry.* FROM #{LISTED[KEY, '$1']}, LATERAL (
-          SELECT #{NAMED[KEY, 't']}, t.id, t.kind, t.day, t.rung, t.undoes_id, t.client_id
+        SELECT k.place, entry.* FROM #{PLACED['$1']}, LATERAL (
+          SELECT t.id, t.kind, t.day, t.rung, t.undoes_id, t.client_id
           FROM ledger_entries t WHERE #{SAME} AND t.piece_id = $2 OFFSET 0
         ) entry ORDER BY entry.id
       SQL
@@ -60,8 +66,8 @@ module Records
         )
         #{SAVING['$2']}
       SQL
-      private_constant :NOTHING, :SAME, :LISTED, :NAMED, :COLUMNS, :LOCK, :READ, :CHANGING, :NEWER, :SAVING, :SAVE,
-                       :WRITE
+      private_constant :NOTHING, :SAME, :LISTED, :PLACED, :NAMED, :COLUMNS, :LOCK, :READ, :CHANGING, :NEWER, :SAVING,
+                       :SAVE, :WRITE
 
       module_function
 
@@ -70,9 +76,9 @@ module Records
 
       # {key => [[id, kind, day, rung, undoes, client_id], …]} of some cells, in the order they were written.
       def of(piece, keys)
-        run(READ, "log of cells", list(keys), piece.id)
-          .group_by { |row| row.first(KEY.size) }
-          .transform_values { |rows| rows.map { |row| row.drop(KEY.size) } }
+        run(READ, "log of cells", list(keys), piece.id).each_with_object({}) do |(place, *row), found|
+          (found[keys[place - 1]] ||= []) << row
+        end
       end
 
       # Writes entries, under numbers that only now are taken from the piece, and the states they make, in one
@@ -80,6 +86,13 @@ module Records
       def write(piece, entries, states)
         given = entries.map { |row| ENTRY.keys.to_h { |column| [column, row.fetch(column, DEFAULTS[column])] } }
         run(WRITE, "log", given.to_json, states.to_json, given.size, piece.id)
+      end
+
+      # [[…], …] of the states of these cells: their keys and some of their columns.
+      def states(piece, keys, columns)
+        wanted = [*KEY.keys, *columns].map { |column| "t.#{column}" }.join(", ")
+        sql = "SELECT #{wanted} FROM #{LISTED[KEY, '$1']} JOIN learning_states t ON #{SAME} WHERE t.piece_id = $2"
+        LearningState.rows_of(sql, "states of cells", [list(keys), piece.id])
       end
 
       def save(states) = run(SAVE, "states", states.to_json)

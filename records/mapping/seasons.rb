@@ -15,7 +15,7 @@ module Records
           def cancelled_at = nil
         end
 
-      attr_reader :now
+      attr_reader :now, :care
 
       # now: the studio's local time; rehearsals that have begun are past. To see what a change would do, the season as
       # it would be then: freed: id of somebody who comes whenever it is up to them; without: id of a rehearsal that
@@ -73,8 +73,6 @@ module Records
           **for_memory(named)
         )
       end
-
-      attr_reader :care
 
       # Slots that other pieces' standing plans hold in the rehearsals ahead.
       def others

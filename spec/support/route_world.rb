@@ -18,7 +18,7 @@ module RouteWorld
   UNDER = { "ticks" => "entry", "links" => "link", "sections" => "section", "groups" => "group", "plans" => "plan",
             "names" => "word", "slots" => "slot", "corrections" => "correction", "told" => "told",
             "offers" => "offer", "words" => "meaning", "understudies" => "understudy",
-            "handovers" => "hand_over" }.freeze
+            "handovers" => "hand_over", "track" => "upload" }.freeze
 
   # A concrete path of the studio for each pattern.
   def path_for(pattern)
@@ -72,6 +72,7 @@ module RouteWorld
         "hand_over" => studio.hand_overs.create!(
           person: teacher, membership: members["assistant"], until_day: NOW.to_date + 30, by_name: "M", created_at: NOW
         ).id,
+        "upload" => attached.id,
         "meaning" => studio.word_meanings.create!(
           word: "zigzag", effect: "left", teacher:, by_name: "M", created_at: NOW
         ).id
@@ -80,6 +81,14 @@ module RouteWorld
   end
 
   def make_plan = App::Planning::Actions::Make.new(piece, piece.revisions.first.account, studio.local(NOW)).run
+
+  def a_sound = File.join(HOUSE, "app", "assets", "sounds", "1.wav")
+
+  # A rehearsal track.
+  def attached
+    file = { "filename" => "winter.wav", "tempfile" => File.open(a_sound, "rb") }
+    App::Piece::Actions::AttachTrack.new(piece, file, members["director"].account).run.value
+  end
 
   def make_offer
     App::Planning::Actions::AskForPlans.new(piece, members["director"].account, "replanning", {}).run

@@ -174,7 +174,14 @@ module ValidRequests
     "/pieces/:piece/plans/:id/stop" => -> { piece.plans.last.update!(search: { "state" => "running" }) && {} },
     "/pieces/:piece/slots/:id/move" => -> { { rehearsal: movable.last.id } },
     "/pieces/:piece/slots/:id/pin" => -> { { "to" => "yes" } },
-    "/rehearsals/:id/register" => -> { in_room }
+    "/rehearsals/:id/register" => -> { in_room },
+    "/rehearsals/:id/afterwards" => -> { in_room },
+    "/rehearsals/:id/entries" => lambda do
+      said = { "client" => "0123456789ab", "kind" => "here", "state" => "present", "minute" => "1085" }
+      { "entries" => [said.merge("person" => dancer.id.to_s)] }
+    end,
+    "/pieces/:piece/track" => -> { { "file" => Rack::Test::UploadedFile.new(a_sound, "audio/wav") } },
+    "/pieces/:piece/track/:id/remove" => -> { {} }
   }.freeze
 
   def demo_account

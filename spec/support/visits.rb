@@ -32,6 +32,7 @@ module Visits
     %r{\A(/people/\d+)/visits\z} => '\1',
     %r{\A(/pieces/\d+/joins)/checking\z} => '\1',
     %r{\A(/rehearsals/\d+)/register\z} => '\1/call-sheet',
+    %r{\A(/rehearsals/\d+/afterwards)\z} => '\1',
     %r{\A(/settings)\z} => '\1',
     %r{\A(/pieces/\d+)/floor\z} => '\1/spacing?at=1'
   }.freeze

@@ -6,11 +6,13 @@ module App
       # Who of those called came to a rehearsal, the minutes its slots really took, and how far each section was taught.
       class KeepRegister
         # sheet: Pages::CallSheet, or whatever says who is called and what is done there.
-        def initialize(sheet, params, account)
+        # confirmed: whether somebody says with it that the evening was so.
+        def initialize(sheet, params, account, confirmed: false)
           @sheet = sheet
           @rehearsal = sheet.rehearsal
           @params = params
           @account = account
+          @confirmed = confirmed
         end
 
         # Value, where something is wrong: the form as it was sent.
@@ -26,6 +28,8 @@ module App
         def keep
           of("here").each { |id, value| one(id, value == "1") }
           lessons.each { |section, text| taught(section, text.to_i) }
+          groups.each { |section, group, text| taught(section, text.to_i, group) }
+          confirm if @confirmed
           touched("minutes").each { |slot, text| slot.update!(actual_minutes: text.presence&.to_i) }
           nil
         end
@@ -55,7 +59,8 @@ module App
         end
 
         def bad_eights
-          section, = lessons.find { |section, text| !Integer(text, exception: false)&.between?(0, section.eights.size) }
+          said = lessons + groups.map { |section, _, text| [section, text] }
+          section, = said.find { |section, text| !Integer(text, exception: false)&.between?(0, section.eights.size) }
           I18n.t("register.eights", name: section.name, count: section.eights.size) if section
         end
 
@@ -66,12 +71,24 @@ module App
           end
         end
 
+        # [[section, group, text], …] of the groups of which something was said.
+        def groups
+          touched = @form.touched.grep(/\Agroup:/)
+          said = @sheet.lessons_by_group.map do |slot, group, _|
+            name = "group:#{slot.id}-#{group.id}"
+            [slot.section_ids.first, group, (@form.merged.fetch(name).strip if touched.include?(name))]
+          end
+          said.select { |_, _, text| text.present? }
+            .map { |section, group, text| [@rehearsal.studio.sections.find(section), group, text] }
+        end
+
         # A line in the log where it is not what the log says already.
-        def taught(section, eights)
-          return if section.taught_to_all&.eights == eights
+        def taught(section, eights, group = nil)
+          return if group.nil? && section.taught_to_all&.eights == eights
 
           section.teachings.create!(
             studio_id: section.studio_id,
+            group_id: group&.id,
             eights:,
             day: @rehearsal.date,
             by_name: @account.name,
@@ -79,11 +96,22 @@ module App
           )
         end
 
+        # Said at the end of all that was said of somebody, where it is otherwise.
         def one(id, present)
-          row = @rehearsal.attendances.find_or_initialize_by(person_id: id)
-          return if row.persisted? && row.present == present
+          return if @rehearsal.attendances.find_by(person_id: id)&.present == present
 
-          row.update!(studio_id: @rehearsal.studio_id, present:, by_name: @account.name)
+          now = Shared::Clock.now
+          Records::Mapping::Registers.say(
+            @rehearsal,
+            [{ studio_id: @rehearsal.studio_id, rehearsal_id: @rehearsal.id, person_id: id, guest: nil,
+               state: present ? "present" : "absent", minute: @rehearsal.start_minute,
+               said_at: (now.to_f * 1000).to_i, by_name: @account.name, client_id: SecureRandom.hex(12),
+               created_at: now }]
+          )
+        end
+
+        def confirm
+          @rehearsal.update!(confirmed_at: Shared::Clock.now, confirmed_by: @account.name)
         end
       end
     end

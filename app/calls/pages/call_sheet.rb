@@ -40,6 +40,15 @@ module App
           end
         end
 
+        # [[slot, group, eights taught so far], …] of lessons that more than one group dances.
+        def lessons_by_group
+          @lessons_by_group ||= lessons.flat_map do |slot, section, _|
+            piece = slot.plan.piece
+            groups = PieceGroups.of(piece, section)
+            groups.size > 1 ? groups.map { |group| [slot, group, reached(piece).of(section.id, group.id)] } : []
+          end
+        end
+
         # [[person, what changed], …] against what people were told before this version.
         def changes
           @changes ||= pieces.flat_map { |piece| changes_of(piece) }.sort_by { |person, _| person.name }
@@ -49,6 +58,8 @@ module App
         def starts = pieces.flat_map { |piece| piece_starts(piece) }
 
         private
+
+        def reached(piece) = (@reached ||= {})[piece.id] ||= Reading::TaughtSoFar.new(piece)
 
         def changes_of(piece)
           before = piece.replaced_plan or return []

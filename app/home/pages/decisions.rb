@@ -50,7 +50,7 @@ module App
           why =
             worst &&
             Shared::JoinWording
-              .new(standing.join, @page.work, groups: @page.piece.groups.to_h { |group| [group.id, group.name] })
+              .new(standing.join, @page.work, groups: @page.work.groups.to_h)
               .then { |words| words.state(worst).downcase }
           I18n.t("decisions.join_#{state}", name: standing.join.name, why:)
         end

@@ -31,12 +31,10 @@ module App
         def today? = rehearsal.date == now.to_date
 
         def pieces
-          @pieces ||=
-            studio.pieces.running.includes(:track).order(:show_date, :id)
-              .map { |piece| PieceCard.new(piece, member, now) }
+          @pieces ||= all_pieces.reject(&:archived?).map { |piece| PieceCard.new(piece, member, now) }
         end
 
-        def archived = @archived ||= studio.pieces.where.not(archived_at: nil).order(:title).to_a
+        def archived = @archived ||= all_pieces.select(&:archived?).sort_by(&:title)
         def season = @season ||= Reading::SeasonSnapshots.of(studio, now)
 
         # The one under way, or the next.
@@ -65,6 +63,7 @@ module App
 
         private
 
+        def all_pieces = @all_pieces ||= studio.pieces.includes(:track).order(:show_date, :id).to_a
         def rehearsed = @rehearsed ||= rehearsal_slots.flat_map(&:section_ids)
 
         # A piece that cannot be read asks nothing.

@@ -23,6 +23,7 @@ module App
             dances: @params["dances"] == "1",
             teaches: @params["teaches"] == "1",
             adult: @params["adult"] == "1",
+            rings: @params.fetch("rings", @person.rings).to_s.strip,
             tape:
           )
           return Shared::Result.no({ name: I18n.t("people.twice", name: @person.name) }, @person) if twin?

@@ -34,7 +34,7 @@ module App
             difficulty: Float(@params["difficulty"].to_s, exception: false),
             minutes: @params["minutes"].presence,
             note: @params["note"].to_s,
-            layer_school: @params["layer_school"].presence || @section.layer_school,
+            **schools,
             being_made: @params["being_made"] == "yes",
             known: @params["known"] == "yes",
             learned_way: @params["learned_way"].presence,
@@ -47,6 +47,10 @@ module App
             hazards: Array(@params["hazards"]) & Records::Section::HAZARDS,
             **teacher
           }
+        end
+
+        def schools
+          %w[layer_school called_by].to_h { |name| [name, @params[name].presence || @section[name]] }
         end
 
         # What is stated of the body at an edge; anything not on offer is left out.

@@ -17,6 +17,7 @@ module App
         def fields_form = @typed || MusicForm.of(piece)
         def conflicts = MusicForm.conflicts(fields_form)
         def screen = :share_out
+        def track = @track ||= piece.uploads.tracks.last
         def findings = Core::Piece::MusicFit.new(work).findings.map { |finding| Shared::Wording.music(finding) }
         def starts = order.start_points
         def form = FormPicture.new(self)

@@ -3,18 +3,21 @@
 module App
   module Web
     module Middleware
-      # Refuses a body over the limit before anybody parses it.
+      # Refuses a body over the limit before anybody parses it. Where files are sent the limit is another.
       class BodyLimit
-        def initialize(app, bytes:)
+        # files: {pattern of a path => bytes}.
+        def initialize(app, bytes:, files: {})
           @app = app
           @bytes = bytes
+          @files = files
         end
 
         def call(env)
-          return @app.call(env) if env["CONTENT_LENGTH"].to_i <= @bytes
+          bytes = @files.find { |pattern, _| pattern.match?(env["PATH_INFO"]) }&.last || @bytes
+          return @app.call(env) if env["CONTENT_LENGTH"].to_i <= bytes
 
           text =
-            "This is more than #{@bytes / 1024 / 1024} MB, too much for one form. " \
+            "This is more than #{bytes / 1024 / 1024} MB, too much for one form. " \
             "Send a smaller piece; nothing was changed.\n"
           [413, { "content-type" => "text/plain; charset=utf-8" }, [text]]
         end

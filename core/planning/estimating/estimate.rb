@@ -26,6 +26,9 @@ module Core
       Breakdown = Struct.new(:minutes, :lines, keyword_init: true)
       Line = Struct.new(:what, :amount, :unit, keyword_init: true)
 
+      # Seconds until everybody is back in place after a pass.
+      def self.reset_seconds(people) = RESET_SECONDS.fetch(people > SMALL_GROUP ? :large : :small)
+
       # factors: {choreographer => what their actual minutes came to, of what was estimated}.
       def initialize(grid: 5, under_eleven: false, factors: {})
         @grid = grid
@@ -145,7 +148,7 @@ module Core
         )
       end
 
-      def reset(people) = RESET_SECONDS.fetch(people > SMALL_GROUP ? :large : :small)
+      def reset(people) = Estimate.reset_seconds(people)
       def round_up(minutes) = (minutes.fdiv(@grid) - 1e-9).ceil * @grid
     end
   end

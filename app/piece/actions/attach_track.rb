@@ -1,0 +1,42 @@
+# frozen_string_literal: true
+
+module App
+  module Piece
+    module Actions
+      # Attaches a file of sound to a piece, in place of the one before.
+      class AttachTrack
+        # file: as a form sends it, {"filename", "tempfile"}.
+        def initialize(piece, file, account)
+          @piece = piece
+          @file = file
+          @account = account
+        end
+
+        # Value: the Records::Upload.
+        def run
+          return no("track_none") unless @file.is_a?(Hash)
+
+          type = Shared::TrackFile.type(@file["tempfile"])
+          return no("track_kind", type: type.empty? ? "?" : type) unless Shared::TrackFile::TYPES.include?(type)
+
+          Shared::Result.ok(keep(Shared::TrackFile.upload(@file["tempfile"], :store, metadata: { "filename" => name })))
+        end
+
+        private
+
+        def no(key, **words) = Shared::Result.no({ track: I18n.t("music.#{key}", **words) })
+        def name = File.basename(@file["filename"].to_s.tr("\\", "/")).scrub("?")[0, 120].presence || "track"
+
+        def keep(kept)
+          before = @piece.uploads.tracks.to_a
+          made = @piece.uploads.create!(
+            studio_id: @piece.studio_id, kind: "track", file_data: kept.data, by_name: @account.name,
+            created_at: Shared::Clock.now
+          )
+          before.each { |upload| RemoveTrack.new(upload).run }
+          made
+        end
+      end
+    end
+  end
+end

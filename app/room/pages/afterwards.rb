@@ -1,0 +1,46 @@
+# frozen_string_literal: true
+
+module App
+  module Room
+    module Pages
+      # After a rehearsal, one page to confirm: what each slot took, how far each group got, who was there. What the
+      # room said stands there already.
+      class Afterwards < Calls::Pages::CallSheet
+        def title = I18n.t("room.afterwards", day: Shared::Dates.day(rehearsal.date))
+        def evening = @evening ||= Reading::Evening.new(rehearsal, member, @now)
+        def work = slots.select(&:work?)
+        def confirmed = rehearsal.confirmed_at
+        def confirmed_by = rehearsal.confirmed_by
+
+        # What the register says of minutes, else what the room said.
+        def minutes(slot) = register.value("minutes:#{slot.id}").presence || took[slot.id].to_s
+        def took = @took ||= evening.took
+        def dropped?(slot) = evening.dropped.include?(slot.id)
+        def passes = @passes ||= rehearsal.passes.standing.group(:slot_id).count
+        def far(slot, group) = register.value("group:#{slot.id}-#{group.id}")
+        def groups(slot) = lessons_by_group.select { |lesson, _, _| lesson.id == slot.id }
+
+        # [[word, names], …] of what was said of who is there; those of whom nothing was said last.
+        def who
+          said = people.group_by { |person| evening.register.state(person.id) }
+          known = Core::Room::Said::STATES.filter_map do |state|
+            [I18n.t("room.states.#{state}"), names(said[state])] if said.key?(state)
+          end
+          known + (said.key?(nil) ? [[I18n.t("room.nothing_said"), names(said[nil])]] : [])
+        end
+
+        def newcomers
+          studio.people.where.not(client_id: nil).where(created_at: rehearsal.date.beginning_of_day..).order(:id)
+            .select { |person| evening.register.state(person.id) }
+        end
+
+        def guests = evening.guests.keys
+        def notes = @notes ||= rehearsal.notes.standing.order(:id).to_a
+
+        private
+
+        def names(people) = people.map(&:name).sort.join(", ")
+      end
+    end
+  end
+end

@@ -1,0 +1,163 @@
+// In the room: the screen for the evening. What is said is kept by the queue; what is shown is drawn from it each time
+// something changes, and each second for the clock.
+document.addEventListener("alpine:init", () => {
+  Alpine.data("room", () => ({
+    ...window.RoomClock,
+    ...window.RoomHere,
+    ...window.RoomTicks,
+    ...window.RoomNotes,
+    ...window.RoomCounting,
+
+    panel: "",
+    told: "",
+    undoable: null,
+    head: { time: "", here: "", until: "" },
+    unsent: "",
+    refused: [],
+    asOf: "",
+
+    async init() {
+      const element = document.getElementById("evening");
+      this.room = element.dataset.room;
+      this.facts = JSON.parse(element.textContent);
+      const { id, trial } = this.facts.rehearsal;
+      this.queue = new RoomQueue(id, () => this.draw(), trial);
+      this.newest();
+      this.opened = Date.now();
+      this.offset = this.facts.clock.ms - this.facts.received;
+      this.settings();
+      this.draw();
+      setInterval(() => this.draw(), 1000);
+      setInterval(() => this.send(), 5000);
+      setInterval(() => this.renew(), 20000);
+      window.addEventListener("online", () => this.send());
+      window.addEventListener("storage", () => this.draw());
+      this.send();
+      this.keepPage();
+    },
+
+    // What this device was told last, where the page itself is older.
+    newest() {
+      this.facts.received = this.facts.received || Date.now();
+      const kept = this.queue.kept(this.room);
+      if (kept && kept.clock.ms > this.facts.clock.ms) this.facts = kept;
+      else this.queue.keep(this.facts, this.room);
+      RoomQueue.erase(this.daysAgo(1));
+    },
+    daysAgo(days) {
+      return new Date(Date.now() - days * 86400000).toISOString().slice(0, 10);
+    },
+    async keepPage() {
+      this.keeps = "serviceWorker" in navigator && window.isSecureContext;
+      if (!this.keeps) return;
+      await navigator.serviceWorker.register("/room-keeper.js", { scope: "/rehearsals/" }).catch(() => {
+        this.keeps = false;
+      });
+      const ready = await navigator.serviceWorker.ready;
+      if (ready.active && !navigator.serviceWorker.controller) await fetch(location.href).catch(() => null);
+    },
+
+    // Minutes of the day, by the server's clock.
+    minute() {
+      const clock = this.facts.clock;
+      if (this.facts.rehearsal.trial) return this.tryingFrom() + (Date.now() - this.opened) / 60000;
+      return clock.minute + (Date.now() + this.offset - clock.ms) / 60000;
+    },
+    tryingFrom() {
+      const first = this.facts.slots.find(slot => slot.work);
+      return (first ? first.start : this.facts.rehearsal.starts) + 1;
+    },
+    whole() {
+      return Math.floor(this.minute());
+    },
+
+    // Says something: kept at once, sent as soon as there is a way.
+    say(kind, more, text, undo = {}) {
+      const entry = { client: RoomQueue.key(), kind, at: Date.now() + this.offset, minute: this.whole(), ...more };
+      this.queue.add(entry);
+      this.offer([{ of: entry.client, was: kind, slot: entry.slot, ...undo }], text);
+      this.send();
+      return entry.client;
+    },
+    offer(what, text) {
+      this.undoable = { what, until: Date.now() + 10000 };
+      this.told = text;
+    },
+    undo() {
+      const { what } = this.undoable;
+      this.undoable = null;
+      what.forEach(each => {
+        const entry = { client: RoomQueue.key(), kind: "undo", at: Date.now() + this.offset, minute: this.whole(), ...each };
+        this.queue.add(entry);
+      });
+      this.told = "Undone";
+      this.send();
+    },
+
+    async send() {
+      if (this.facts.rehearsal.trial) return;
+      const before = this.queue.waiting().length;
+      if (before > 0 && (await this.queue.flush())) await this.renew();
+      this.draw();
+    },
+    async renew() {
+      if (this.facts.rehearsal.trial || this.queue.waiting().length > 0) return;
+      const facts = await this.queue.facts(this.room);
+      if (!facts) return;
+      facts.received = Date.now();
+      this.facts = facts;
+      this.offset = facts.clock.ms - facts.received;
+      this.queue.keep(facts, this.room);
+      this.draw();
+    },
+    forget(client) {
+      this.queue.forget(client);
+    },
+
+    open(panel) {
+      this.panel = this.panel === panel ? "" : panel;
+      if (this.panel === "tick") this.beginTick();
+      if (this.panel === "note") this.beginNote();
+      this.draw();
+    },
+
+    draw() {
+      if (!this.queue) return;
+      if (this.undoable && Date.now() > this.undoable.until) {
+        this.undoable = null;
+        this.told = "";
+      }
+      this.view = RoomView.of(this.facts, this.queue.said(), this.minute());
+      this.drawClock();
+      this.drawHere();
+      this.drawTicks();
+      this.drawNotes();
+      this.drawCounting();
+      this.drawUnsent();
+    },
+    drawUnsent() {
+      const waiting = this.queue.waiting();
+      const { trial } = this.facts.rehearsal;
+      this.refused = this.queue.refused().map(each => ({ client: each.entry.client, why: each.why }));
+      this.asOf = this.queue.status === "away" || this.view.stale ? `as of ${this.facts.clock.said}` : "";
+      if (trial) this.unsent = "Trying out: nothing is kept";
+      else if (this.queue.status === "signed-out") this.unsent = `Sign in to send ${waiting.length}`;
+      else if (waiting.length > 0) this.unsent = `${waiting.length} unsent since ${this.timeOf(this.queue.since())}`;
+      else this.unsent = this.queue.status === "away" ? "No network" : "All sent";
+    },
+    timeOf(ms) {
+      return new Date(ms).toTimeString().slice(0, 5);
+    },
+    clockOf(minute) {
+      const whole = Math.floor(minute);
+      return `${Math.floor(whole / 60)}:${String(whole % 60).padStart(2, "0")}`;
+    },
+    person(id) {
+      return this.view.people.find(each => String(each.id) === String(id));
+    },
+    names(ids, most = 6) {
+      const all = ids.map(id => (this.person(id) || { short: "" }).short).filter(Boolean);
+      return all.length > most ? `${all.slice(0, most).join(", ")} and ${all.length - most} more` : all.join(", ");
+    },
+  }));
+});

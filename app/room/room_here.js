@@ -1,0 +1,118 @@
+// Who's here: the register, who is in the building, newcomers and guests.
+window.RoomHere = {
+  STATES: { present: "here", late: "late", left: "left", marking: "marking", resting: "resting", absent: "absent" },
+  brush: "present",
+  tiles: [],
+  sheet: 0,
+  sheets: 1,
+  unsaid: 0,
+  building: false,
+  adding: false,
+  inside: [],
+  missing: [],
+  newName: "",
+  newGroup: "",
+  PER_SHEET: 30,
+
+  stateOf(id) {
+    return (this.view.here[id] || [])[0];
+  },
+  // Whether anything was said of anybody: until then everybody called counts as here.
+  begun() {
+    return Object.keys(this.view.here).length > 0;
+  },
+  // Out of the count: not there, or not dancing today.
+  out(id) {
+    const state = this.stateOf(id);
+    return state ? ["absent", "left", "resting"].includes(state) : this.begun() || this.facts.away.includes(id);
+  },
+  readyAt(id) {
+    const ready = (this.view.here[id] || [])[2];
+    return ready && ready > this.minute() ? ready : null;
+  },
+  // Whether a tick for all is theirs.
+  dances(id) {
+    const state = this.stateOf(id);
+    if (!state) return !this.begun() && !this.facts.away.includes(id);
+    return ["present", "late"].includes(state) && !this.readyAt(id);
+  },
+
+  drawHere() {
+    const everybody = this.view.people;
+    const shown = everybody.filter(person => person.dances && (person.called !== null || this.view.here[person.id] || person.fresh));
+    const inside = shown.filter(person => ["present", "late", "marking", "resting"].includes(this.stateOf(person.id)));
+    const guests = Object.entries(this.view.guests).filter(([, state]) => state === "present");
+    this.head.here = this.begun() ? `${inside.length + guests.length} of ${shown.length + guests.length} here` : "no register yet";
+    this.unsaid = shown.filter(person => !this.stateOf(person.id) && !this.facts.away.includes(person.id)).length;
+    this.sheets = Math.max(Math.ceil(shown.length / this.PER_SHEET), 1);
+    this.sheet = Math.min(this.sheet, this.sheets - 1);
+    const from = this.sheet * this.PER_SHEET;
+    this.tiles = shown.slice(from, from + this.PER_SHEET).map(person => this.tile(person));
+    this.inside = [...inside.map(person => person.name), ...guests.map(([name]) => `${name} (guest)`)];
+    this.missing = shown.filter(person => this.waitedFor(person)).map(person => ({
+      name: person.name,
+      rings: person.rings,
+      call: `tel:${person.rings.replace(/[^\d+]/g, "")}`,
+      since: this.clockOf(person.called),
+    }));
+  },
+  waitedFor(person) {
+    return person.called !== null && person.called <= this.minute() && !this.stateOf(person.id) && !this.facts.away.includes(person.id);
+  },
+  tile(person) {
+    const state = this.stateOf(person.id);
+    const ready = this.readyAt(person.id);
+    const away = !state && this.facts.away.includes(person.id);
+    const word = away ? "away today" : state ? this.STATES[state] : "";
+    return {
+      id: person.id,
+      name: person.name,
+      word: ready ? `warm up first, ready ${this.clockOf(ready)}` : word,
+      css: away ? "absent" : state || "unsaid",
+    };
+  },
+
+  choose(state) {
+    this.brush = state;
+  },
+  tap(id) {
+    const before = this.view.here[id] || null;
+    const state = this.stateOf(id) === this.brush ? "present" : this.brush;
+    const text = `${this.person(id).short}: ${this.STATES[state]}`;
+    this.say("here", { person: String(id), state }, text, { person: String(id), before });
+  },
+  // Everybody of whom nothing was said, and who is not away.
+  restHere() {
+    const rest = this.view.people.filter(
+      person => person.dances && person.called !== null && !this.stateOf(person.id) && !this.facts.away.includes(person.id),
+    );
+    const undo = rest.map(person => {
+      const of = this.say("here", { person: String(person.id), state: "present" }, "");
+      return { of, was: "here", person: String(person.id), before: null };
+    });
+    this.offer(undo, `${rest.length} are here`);
+  },
+  turn(by) {
+    this.sheet = (this.sheet + by + this.sheets) % this.sheets;
+    this.draw();
+  },
+
+  addNewcomer() {
+    const name = this.newName.trim();
+    if (!name) return;
+    const client = this.say("newcomer", { name, group: this.newGroup || null, slot: this.slot.id }, "");
+    this.say("here", { person: `c:${client}`, state: "present" }, `${name} is new, and here`);
+    this.closeAdding();
+  },
+  addGuest() {
+    const guest = this.newName.trim();
+    if (!guest) return;
+    this.say("here", { guest, state: "present" }, `${guest} is here as a guest`);
+    this.closeAdding();
+  },
+  closeAdding() {
+    this.newName = "";
+    this.adding = false;
+    this.draw();
+  },
+};

@@ -1,0 +1,148 @@
+// What was said on this device in the room, kept until the server has answered for it. Everything is sent once, in
+// order; what the server cannot take is shown with its reason. Kept for the browser, not for the page: a reload, or a
+// flat battery, loses nothing.
+window.RoomQueue = class {
+  static NAME = "room-said";
+  static FACTS = "room-facts-";
+
+  // changed: called whenever something here is otherwise than before; trial: whether nothing is to be kept.
+  constructor(rehearsal, changed, trial = false) {
+    this.rehearsal = rehearsal;
+    this.changed = changed;
+    this.tried = trial ? [] : null;
+    this.status = "ok";
+    this.busy = false;
+  }
+
+  static key() {
+    return Array.from(crypto.getRandomValues(new Uint32Array(3)), n => n.toString(36).padStart(7, "0")).join("");
+  }
+
+  static read(name, otherwise) {
+    try {
+      return JSON.parse(localStorage.getItem(name)) || otherwise;
+    } catch {
+      return otherwise;
+    }
+  }
+
+  all() {
+    return this.tried || RoomQueue.read(RoomQueue.NAME, []);
+  }
+  save(list) {
+    if (this.tried) this.tried = list;
+    else localStorage.setItem(RoomQueue.NAME, JSON.stringify(list));
+    this.changed();
+  }
+  own() {
+    return this.all().filter(each => each.rehearsal === this.rehearsal);
+  }
+  waiting() {
+    return this.own().filter(each => each.state === "waiting");
+  }
+  refused() {
+    return this.own().filter(each => each.state === "refused");
+  }
+  // What the server's answers do not yet hold, as it was said.
+  said() {
+    return this.own().filter(each => each.state !== "refused").map(each => each.entry);
+  }
+  since() {
+    const first = this.waiting()[0];
+    return first && first.entry.at;
+  }
+
+  add(entry) {
+    this.save([...this.all(), { rehearsal: this.rehearsal, state: "waiting", entry }]);
+    return entry.client;
+  }
+  forget(client) {
+    this.save(this.all().filter(each => each.entry.client !== client));
+  }
+
+  // Sends what waits; true when nothing does any more.
+  async flush() {
+    if (this.busy) return false;
+    this.busy = true;
+    try {
+      while (this.waiting().length > 0) if (!(await this.some())) return false;
+      return true;
+    } finally {
+      this.busy = false;
+      this.changed();
+    }
+  }
+
+  async some() {
+    const some = this.waiting().slice(0, 40);
+    const token = await this.json("/form-token");
+    if (!token) return false;
+    const answer = await this.json(`/rehearsals/${this.rehearsal}/entries`, {
+      method: "POST",
+      headers: { "Content-Type": "application/json", "X-CSRF-Token": token.token },
+      body: JSON.stringify({ entries: some.map(each => each.entry) }),
+    });
+    if (!answer) return false;
+    this.settle(answer.entries);
+    return true;
+  }
+
+  settle(answers) {
+    const by = Object.fromEntries(answers.map(each => [each.client, each]));
+    this.save(
+      this.all().map(each => {
+        const answer = by[each.entry.client];
+        if (!answer) return each;
+        return answer.status === "refused" ? { ...each, state: "refused", why: answer.why } : { ...each, state: "kept" };
+      }),
+    );
+  }
+
+  // The evening as the server has it now; what it was told before is in it.
+  async facts(room) {
+    const kept = this.own().filter(each => each.state === "kept").map(each => each.entry.client);
+    const query = room ? `?room=${room}` : "";
+    const facts = await this.json(`/rehearsals/${this.rehearsal}/evening${query}`);
+    if (!facts) return null;
+    if (kept.length > 0) this.save(this.all().filter(each => !kept.includes(each.entry.client)));
+    this.keep(facts, room);
+    return facts;
+  }
+  keep(facts, room) {
+    try {
+      localStorage.setItem(`${RoomQueue.FACTS}${this.rehearsal}-${room || ""}`, JSON.stringify(facts));
+    } catch {
+      // No space: the page itself still holds them.
+    }
+  }
+  kept(room) {
+    return RoomQueue.read(`${RoomQueue.FACTS}${this.rehearsal}-${room || ""}`, null);
+  }
+
+  // The answer as data, or null: then status says why.
+  async json(path, options = {}) {
+    const stop = new AbortController();
+    const timer = setTimeout(() => stop.abort(), 8000);
+    const headers = { Accept: "application/json", ...options.headers };
+    const answer = await fetch(path, { ...options, headers, signal: stop.signal }).catch(() => null);
+    clearTimeout(timer);
+    this.status = RoomQueue.status(answer);
+    if (this.status === "signed-out" || this.status === "gone") RoomQueue.erase();
+    return this.status === "ok" ? answer.json().catch(() => null) : null;
+  }
+
+  static status(answer) {
+    if (!answer || answer.status >= 500) return "away";
+    if (answer.status === 401) return "signed-out";
+    if (answer.status === 404 || answer.status === 410) return "gone";
+    return answer.ok ? "ok" : "refused";
+  }
+
+  // Erases what this device keeps of rehearsals, or of those before a day; never what is unsent.
+  static erase(before) {
+    const names = Object.keys(localStorage).filter(name => name.startsWith(RoomQueue.FACTS));
+    const old = name => !before || RoomQueue.read(name, { rehearsal: { date: "" } }).rehearsal.date < before;
+    names.filter(old).forEach(name => localStorage.removeItem(name));
+    if (!before && "caches" in window) caches.keys().then(all => all.forEach(name => caches.delete(name)));
+  }
+};

@@ -1,0 +1,72 @@
+// Ticks for a group with exceptions. Who has what is shown only after a tap: dancers see this screen too.
+window.RoomTicks = {
+  ticking: { items: [], rung: 0, off: {}, open: false },
+  chips: [],
+  rungChips: [],
+  faces: [],
+  tickWord: "",
+
+  beginTick() {
+    this.ticking = { items: this.slot.items.map(item => item.key), rung: this.slot.rung, off: {}, open: false };
+  },
+  drawTicks() {
+    const { items, rung, off, open } = this.ticking;
+    this.chips = this.slot.items.map(item => ({ key: item.key, name: item.name, on: items.includes(item.key) }));
+    this.rungChips = this.facts.rungs.slice(1).map((name, i) => ({ rung: i + 1, name, on: rung === i + 1 }));
+    const people = this.slot.people.map(id => this.person(id)).filter(Boolean);
+    this.faces = people.map(person => this.face(person, off, open));
+    const count = this.faces.filter(face => face.on).length;
+    this.tickWord = `Tick ${count}: ${this.facts.rungs[rung] || ""}`;
+  },
+  face(person, off, open) {
+    const can = !["absent", "left"].includes(this.stateOf(person.id));
+    const lifted = off[person.id] === undefined ? !this.dances(person.id) : off[person.id];
+    const least = Math.min(...this.rungsOf(person.id));
+    const why = this.dances(person.id) ? "" : this.tile(person).word || "not said yet";
+    return {
+      id: person.id,
+      name: person.short,
+      on: can && !lifted,
+      can,
+      word: why || (open && Number.isFinite(least) ? this.facts.rungs[least] : ""),
+    };
+  },
+  rungsOf(id) {
+    return this.slot.items
+      .filter(item => this.ticking.items.includes(item.key) && item.people.includes(id))
+      .map(item => this.rungOf(id, item.key));
+  },
+
+  pickItem(key) {
+    const { items } = this.ticking;
+    this.ticking.items = items.includes(key) ? items.filter(each => each !== key) : [...items, key];
+    this.draw();
+  },
+  pickRung(rung) {
+    this.ticking.rung = rung;
+    this.draw();
+  },
+  lift(face) {
+    if (!face.can) return;
+    this.ticking.off = { ...this.ticking.off, [face.id]: face.on };
+    this.draw();
+  },
+  showRungs() {
+    this.ticking.open = !this.ticking.open;
+    this.draw();
+  },
+
+  tick() {
+    const wanted = this.slot.items.filter(item => this.ticking.items.includes(item.key));
+    const on = this.faces.filter(face => face.on).map(face => face.id);
+    const cells = wanted.flatMap(item => on.filter(id => item.people.includes(id)).map(id => `${id}:${item.key}`));
+    if (cells.length === 0) {
+      this.told = "Nobody to tick: tap who has it.";
+      return;
+    }
+    const { rung } = this.ticking;
+    const text = `${on.length} ticked: ${this.facts.rungs[rung]}`;
+    this.say("tick", { slot: this.slot.id, cells: cells.join(" "), rung: String(rung) }, text);
+    this.panel = "";
+  },
+};

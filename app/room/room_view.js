@@ -1,0 +1,128 @@
+// The evening as this device sees it: what the server answered last, and on top of it what was said here since.
+window.RoomView = {
+  // facts: as the server gave them; said: entries in order; minute: of the day.
+  of(facts, said, minute) {
+    const undone = new Set(said.filter(entry => entry.kind === "undo").map(entry => entry.of));
+    const view = {
+      here: { ...facts.here },
+      guests: { ...facts.guests },
+      passes: { ...facts.passes },
+      cells: Object.fromEntries(Object.entries(facts.cells).map(([key, own]) => [key, { ...own }])),
+      notes: [...facts.notes],
+      people: [...facts.people],
+      lines: facts.lines.map(RoomView.line),
+      stale: false,
+      facts,
+    };
+    said.forEach(entry => {
+      if (entry.kind === "undo") RoomView.undo(view, entry, said);
+      else if (!undone.has(entry.client)) RoomView.say[entry.kind](view, entry);
+    });
+    view.lines = RoomView.lay(view.lines, minute);
+    return view;
+  },
+
+  line([slot, start, finish, state, lost, begun, minutes]) {
+    return { slot, start, finish, state, lost, begun, minutes, ended: state === "done" };
+  },
+
+  // When everything comes: nothing before it was planned, each after the one before.
+  lay(lines, minute) {
+    const open = lines.some(line => line.begun && line.state === "running");
+    let cursor = 0;
+    return lines.map(line => {
+      const laid = RoomView.placed(line, cursor, minute, open);
+      if (laid.state !== "dropped") cursor = Math.max(cursor, laid.finish);
+      return laid;
+    });
+  },
+  placed(line, cursor, minute, open) {
+    if (line.state === "dropped" || line.ended) return line;
+    if (line.begun) return { ...line, finish: Math.max(line.start + line.minutes, Math.ceil(minute)) };
+    const start = Math.max(line.start, cursor);
+    const finish = start + line.minutes;
+    const ahead = start > minute || (open && line.state === "ahead");
+    return { ...line, start, finish, state: ahead ? "ahead" : finish > minute ? "running" : "done" };
+  },
+
+  say: {
+    here(view, entry) {
+      if (entry.guest) {
+        view.guests[entry.guest] = entry.state;
+        return;
+      }
+      const before = view.here[entry.person];
+      const late = entry.state === "late" ? entry.minute + view.facts.rehearsal.warm_up : null;
+      const still = entry.state === "present" || entry.state === "absent" ? null : before && before[2];
+      view.here[entry.person] = [entry.state, entry.minute, late || still];
+    },
+    newcomer(view, entry) {
+      if (view.people.some(person => person.key === entry.client)) return;
+      const person = { id: `c:${entry.client}`, name: entry.name, short: entry.name.split(" ")[0], groups: "", rings: "" };
+      view.people.push({ ...person, called: null, dances: true, fresh: true });
+    },
+    pass(view, entry) {
+      view.passes[entry.slot] = (view.passes[entry.slot] || 0) + 1;
+    },
+    tick(view, entry) {
+      entry.cells.split(" ").forEach(cell => {
+        const at = cell.lastIndexOf(":");
+        const [person, item] = [cell.slice(0, at), cell.slice(at + 1)];
+        const own = (view.cells[item] = view.cells[item] || {});
+        own[person] = Math.max(own[person] || 0, Number(entry.rung));
+      });
+    },
+    note(view, entry) {
+      if (entry.note !== "promise" && entry.note !== "question") return;
+      view.notes.push({ key: entry.client, kind: entry.note, text: entry.text, by: "" });
+    },
+    answer(view, entry) {
+      view.notes = view.notes.filter(note => note.key !== entry.of);
+    },
+    step(view, entry) {
+      const line = view.lines.find(each => each.slot === entry.slot);
+      if (!line) return;
+      RoomView.step[entry.step](view, line, entry);
+      if (["shorten", "drop", "swap"].includes(entry.step)) view.stale = true;
+    },
+  },
+
+  step: {
+    begin(view, line, entry) {
+      view.lines.forEach(each => {
+        if (each === line || each.state !== "running") return;
+        Object.assign(each, { state: "done", ended: true, finish: Math.max(each.start, entry.minute) });
+      });
+      Object.assign(line, { state: "running", begun: true, start: entry.minute, ended: false });
+      const place = view.lines.indexOf(line);
+      view.lines.slice(0, place).forEach(each => {
+        if (each.state === "ahead") Object.assign(each, { state: "done", ended: true });
+      });
+    },
+    end(view, line, entry) {
+      Object.assign(line, { state: "done", ended: true, finish: Math.max(line.start, entry.minute) });
+    },
+    shorten(view, line, entry) {
+      line.minutes = entry.minutes;
+    },
+    drop(view, line) {
+      line.state = "dropped";
+    },
+    swap(view, line, entry) {
+      const other = view.lines.find(each => each.slot === entry.with);
+      const [one, two] = [view.lines.indexOf(line), view.lines.indexOf(other)];
+      if (two < 0) return;
+      [view.lines[one], view.lines[two]] = [other, line];
+    },
+  },
+
+  // What was said and answered already, and is taken back.
+  undo(view, entry, said) {
+    if (said.some(each => each.client === entry.of)) return;
+    if (entry.was === "here" && entry.before) view.here[entry.person] = entry.before;
+    else if (entry.was === "here") delete view.here[entry.person];
+    if (entry.was === "pass") view.passes[entry.slot] = Math.max((view.passes[entry.slot] || 0) - 1, 0);
+    if (entry.was === "note") view.notes = view.notes.filter(note => note.key !== entry.of);
+    if (entry.was === "step" || entry.was === "tick") view.stale = true;
+  },
+};

@@ -1,0 +1,69 @@
+# frozen_string_literal: true
+
+module App
+  module Room
+    # In the room: the evening's screen, what devices send from it, and the page that confirms it.
+    module Routes
+      def self.registered(app)
+        app.helpers Here
+        finding(app)
+        afterwards(app)
+        app.allow :member, get: "/rehearsals/:id/room", takes: Shapes::EVENING do
+          shown = Pages::Show.new(evening, number(params["room"]))
+          page "room/show", shown, layout: :"room/room"
+        end
+        app.allow(:member, get: "/rehearsals/:id/evening", takes: Shapes::EVENING) do
+          shown = Pages::Show.new(evening, number(params["room"]))
+          json(shown.facts)
+        end
+        app.allow :member, post: "/rehearsals/:id/entries", takes: Shapes::ENTRIES do
+          sent = params["entries"] || refuse_input("entries" => t("errors.object"))
+          json(entries: Actions::TakeIn.new(found_rehearsal, member, sent, local_now).run)
+        end
+      end
+
+      def self.afterwards(app)
+        app.allow(:member, get: "/rehearsals/:id/afterwards") do
+          page "room/afterwards", Pages::Afterwards.new(found_rehearsal, member, local_now)
+        end
+        app.allow :member, post: "/rehearsals/:id/afterwards", takes: Calls::Shapes::REGISTER do
+          sheet = Pages::Afterwards.new(found_rehearsal, member, local_now)
+          halt 404 unless sheet.register?
+          result = Calls::Actions::KeepRegister.new(sheet, params, account, confirmed: true).run
+          unless result.ok?
+            shown = Pages::Afterwards.new(
+              found_rehearsal, member, local_now, register: result.value, errors: result.errors
+            )
+            next page("room/afterwards", shown, status: result.value.conflicts.any? ? 409 : 422)
+          end
+
+          say t("room.confirmed")
+          redirect "/rehearsals/#{found_rehearsal.id}/afterwards"
+        end
+      end
+
+      def self.finding(app)
+        app.allow :member, get: "/room" do
+          shown = Pages::Choose.new(member, local_now)
+          next redirect("/rehearsals/#{shown.only.id}/room") if shown.only
+
+          page "room/choose", shown
+        end
+        app.allow(:account, get: "/form-token") { json(token: csrf) }
+        # The script that keeps a page for when there is no network; it may only look after pages below its own address.
+        app.allow :anyone, get: "/room-keeper.js" do
+          beside
+          content_type "text/javascript"
+          headers "cache-control" => "no-cache"
+          send_file File.join(Settings::ROOT, "public", "scripts", "room_keeper.js"), type: "text/javascript"
+        end
+      end
+
+      # The rehearsal that a request is about.
+      module Here
+        def found_rehearsal = @found_rehearsal ||= find(studio.rehearsals)
+        def evening = @evening ||= Reading::Evening.new(found_rehearsal, member, local_now)
+      end
+    end
+  end
+end

@@ -1,0 +1,57 @@
+# frozen_string_literal: true
+
+module Records
+  module Mapping
+    # What was said of who is at a rehearsal <-> Core::Room::Register. The log is the truth; attendances hold what it
+    # comes to for each person, for whoever asks many rehearsals at once.
+    module Registers
+      Room = Core::Room
+      private_constant :Room
+
+      module_function
+
+      # called: {person id => minute they are called for}; warm_up: minutes.
+      def of(rehearsal, called: {}, warm_up: 0)
+        Room::Register.new(said(rehearsal.attendance_entries), called:, warm_up:)
+      end
+
+      # [Core::Room::Said] of rows; only of people of the studio.
+      def said(rows)
+        rows.standing.where.not(person_id: nil).in_order.map do |row|
+          Room::Said.new(person: row.person_id, state: row.state, minute: row.minute, at: row.said_at)
+        end
+      end
+
+      # Adds rows (of one rehearsal) and folds what they say of each person. Rows sent before (the same client_id) are
+      # left as they are. Answers how many were new.
+      def say(rehearsal, rows)
+        AttendanceEntry.transaction do
+          written = AttendanceEntry.insert_all(rows, unique_by: %i[studio_id client_id], returning: %i[id])
+          fold(rehearsal, rows.filter_map { |row| row[:person_id] }.uniq) if written.any?
+          written.length
+        end
+      end
+
+      # People in the order of their ids, so that two who say something at once wait for each other.
+      def fold(rehearsal, people)
+        people.sort.each do |person|
+          row = rehearsal.attendances.find_or_initialize_by(person_id: person)
+          row.lock! if row.persisted?
+          last = rehearsal.attendance_entries.where(person_id: person).standing.in_order.last
+          last ? keep(row, last) : row.persisted? && row.destroy!
+        end
+      end
+
+      def keep(row, last)
+        row.update!(
+          studio_id: last.studio_id,
+          present: last.state != "absent",
+          state: last.state,
+          minute: last.minute,
+          by_name: last.by_name
+        )
+      end
+      private_class_method :keep
+    end
+  end
+end

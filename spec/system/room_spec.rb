@@ -1,0 +1,213 @@
+# frozen_string_literal: true
+
+require "browser_helper"
+require "support/relay"
+
+# In the room, in the browser of a tablet: an evening with and without a network, two tablets, the caller's clicks.
+RSpec.describe "in the room", :browser do
+  let(:studio) { make_studio }
+  let(:director) { make_member(studio, "director", name: "Ilse") }
+  let(:piece) { make_piece(studio, director) }
+  let!(:dancers) { make_cast(piece, %w[Ada Bram Cleo Dov]) }
+  let!(:rehearsals) { make_season(studio) }
+  let(:rehearsal) { studio.rehearsals.order(:date).first }
+  let(:lesson) { rehearsal.slots.order(:start_minute).find(&:lesson?) }
+  let(:later) { rehearsal.slots.order(:start_minute).select(&:work?)[1] }
+  let(:relay) { Relay.new(page.server.port) }
+
+  before do
+    App::Planning::Actions::Publish.new(
+      App::Planning::Actions::Make.new(piece, nil, studio.local(NOW)).run, NOW
+    ).run
+    page.server.boot
+    Capybara.app_host = "http://127.0.0.1:#{relay.port}"
+    page.current_window.resize_to(1024, 768)
+    it_is(lesson.start_minute + 4)
+  end
+
+  after do
+    Capybara.app_host = nil
+    relay.close
+  end
+
+  # It is a minute of the day.
+  def it_is(minute) = App::Shared::Clock.frozen_at = NOW.change(hour: minute / 60, min: minute % 60)
+
+  def go_in
+    enter(director)
+    visit "/rehearsals/#{rehearsal.id}/room"
+    expect(page).to have_css(".room-targets").and have_text(lesson.title)
+  end
+
+  def panel(name) = find(".room-targets button", text: name).click
+  def in_log(model) = model.where(studio_id: studio.id).order(:id)
+  def all_sent = expect(page).to(have_css(".room-unsent", text: "All sent"))
+  def states = rehearsal.attendances.includes(:person).to_h { |row| [row.person.first_name, row.state] }
+
+  # The spoken state of a tile.
+  def say(state, *names)
+    within(".room-panel", text: "Who is in the building") do
+      first("button", text: /\A#{state}\z/i).click
+      names.each { |name| click_button(text: /\A#{name}/) }
+    end
+  end
+
+  it "runs an evening: register, passes, a tick with exceptions, a re-cut, a note, once more, and confirms it" do
+    go_in
+    panel "Who’s here"
+    say "late", "Dov"
+    expect(page).to have_text("warm up first, ready")
+    say "resting", "Cleo"
+    click_button "All other 2 are here"
+    expect(page).to have_text("4 of 4 here")
+    all_sent
+
+    panel "Tick"
+    expect(page).to have_button("Tick 2: slow counts").and have_no_text("not seen")
+    click_button "Who has it?"
+    expect(page).to have_text("not seen")
+    click_button "Bram"
+    click_button "Tick 1: slow counts"
+    expect(page).to have_text("1 of 3 have it (slow counts)")
+
+    panel "Note"
+    click_button "I come back to this"
+    fill_in "The note", with: "where the arms go"
+    click_button "Keep"
+    panel "Note"
+    expect(page).to have_css(".room-parked", text: "where the arms go")
+    panel "Note"
+    all_sent
+
+    it_is(rehearsal.end_minute - 10)
+    panel "Next"
+    click_button "Begin #{later.title}"
+    expect(page).to have_css(".room-over", text: /loses|falls off/)
+    find(".room-cuts button", match: :first).click
+    expect(page).to have_css(".room-told", text: /Shorten|Drop|before/)
+    all_sent
+    find("button.room-have").click
+    expect(page).to have_css(".room-once", text: /of \d have it. One more pass: .* min;/)
+
+    click_link "Afterwards"
+    expect(page).to have_text("late Dov Test").and have_text("where the arms go")
+    click_button "It was so"
+    expect(page).to have_text("Confirmed by Ilse")
+    expect(states).to eq("Ada" => "present", "Bram" => "present", "Cleo" => "resting", "Dov" => "late")
+    expect(in_log(Records::EveningStep).pluck(:kind).first(2)).to eq(%w[end begin])
+    expect(serious_faults).to be_empty
+    expect(violations).to be_empty
+  end
+
+  it "goes on without a network, opens again without one, and sends everything once and in order" do
+    go_in
+    expect(page).to have_css(".room-unsent", text: "All sent")
+    keep_page
+    relay.cut
+    panel "Who’s here"
+    say "present", "Ada"
+    click_button "Newcomer or guest"
+    fill_in "Name", with: "Newly Come"
+    click_button "New in the piece"
+    expect(page).to have_css(".room-unsent", text: /3 unsent since/)
+    say "resting", "Newly Come"
+    visit "/rehearsals/#{rehearsal.id}/room"
+    expect(page).to have_css(".room-unsent", text: /4 unsent since/).and have_text("2 of 5 here")
+    panel "Tick"
+    click_button "Tick 1: slow counts"
+    expect(in_log(Records::AttendanceEntry).count).to eq 0
+    relay.restore
+    all_sent
+    newly = studio.people.find_by!(name: "Newly Come")
+    said = in_log(Records::AttendanceEntry).map { |row| [row.person.first_name, row.state] }
+    expect(said).to eq([%w[Ada present], %w[Newly present], %w[Newly resting]])
+    expect(piece.people.exists?(newly.id)).to be true
+    expect(studio.ledger_entries.where(kind: "danced").pluck(:person_id)).to eq [dancers.first.id]
+  end
+
+  # Waits until the service worker looks after the page and has kept it.
+  def keep_page
+    visit "/rehearsals/#{rehearsal.id}/room"
+    kept = "caches.open('room-pages').then(all => all.keys()).then(keys => arguments[0](keys.length))"
+    Timeout.timeout(15) { sleep 0.1 until page.evaluate_async_script(kept).positive? }
+    expect(page).to have_css(".room-unsent", text: "All sent")
+  end
+
+  it "takes what two tablets say, and undoes only what this one said" do
+    go_in
+    panel "Who’s here"
+    say "absent", "Ada"
+    all_sent
+    Capybara.using_session("the other tablet") do
+      page.current_window.resize_to(1024, 768)
+      go_in
+      expect(page).to have_text("0 of 4 here")
+      panel "Who’s here"
+      say "present", "Bram"
+      all_sent
+    end
+    say "marking", "Cleo"
+    expect(page).to have_text("2 of 4 here")
+    click_button "Undo"
+    expect(page).to have_css(".room-told", text: "Undone")
+    all_sent
+    expect(states).to eq("Ada" => "absent", "Bram" => "present")
+  end
+
+  it "asks before somebody signs out with something unsent, and keeps it" do
+    go_in
+    relay.cut
+    panel "Who’s here"
+    say "present", "Ada"
+    expect(page).to have_css(".room-unsent", text: "1 unsent")
+    relay.restore
+    page.execute_script("window.fetch = () => Promise.reject(new Error('cut'))")
+    visit "/people"
+    find("details.account summary").click
+    question = dismiss_confirm { click_button "Sign out" }
+    expect(question).to include("1 entries from the room are unsent")
+    accept_confirm { click_button "Sign out" }
+    expect(page).to have_button("Sign in")
+    expect(page.evaluate_script("JSON.parse(localStorage.getItem('room-said')).length")).to eq 1
+  end
+
+  it "puts every click of the whole piece where the tempo map has it, within a millisecond" do
+    piece.track.update!(tempo: [[1, 112], [33, 84], [49, 126]])
+    piece.touch
+    go_in
+    found = page.evaluate_async_script(<<~JS, piece.id)
+      const [piece, done] = arguments;
+      const score = JSON.parse(document.getElementById("evening").textContent).scores[piece];
+      const whole = { from: 1, to: score.links.length, row: 1, speed: 50, loops: 2, rest: 8, countIn: 4 };
+      const plan = RoomCaller.plan(score, whole);
+      RoomCaller.render(plan).then(samples => {
+        const onsets = [];
+        let quiet = 44100;
+        samples.forEach((sample, i) => {
+          if (Math.abs(sample) < 0.0005) quiet += 1;
+          else { if (quiet > 3000) onsets.push(i / 44100); quiet = 0; }
+        });
+        done(JSON.stringify({ onsets, seconds: plan.seconds, planned: plan.events.map(event => event.at) }));
+      });
+    JS
+    found = JSON.parse(found)
+    expect(found["seconds"]).to be > 60
+    expect(found["onsets"].size).to eq found["planned"].size
+    expect(found["onsets"].zip(clicks_of_the_piece).map { |heard, wanted| (heard - wanted).abs }.max).to be < 0.001
+  end
+
+  # Worked out here, from the tempo map: four beats of count-in, the piece at half tempo, eight beats, the piece again.
+  def clicks_of_the_piece
+    order = Records::Mapping::Works.load(piece.reload).order
+    map = order.instance_variable_get(:@work).track.map
+    beats = order.links.flat_map { |placed| Array.new(placed.counts) { |i| placed.start_beat + i } }
+    first = map.seconds_at(1)
+    once = beats.map { |beat| (map.seconds_at(beat) - first) * 2 }
+    beat = 60.0 / 112 * 2
+    long = order.length_seconds * 2
+    lead = Array.new(4) { |i| i * beat }
+    second = (4 * beat) + long
+    lead + once.map { |at| at + (4 * beat) } + Array.new(8) { |i| second + (i * beat) } +
+      once.map { |at| at + second + (8 * beat) }
+  end
+end

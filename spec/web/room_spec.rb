@@ -1,0 +1,148 @@
+# frozen_string_literal: true
+
+require "web_helper"
+
+# What devices send from the room: each entry once, in order, answered for; what it does to the register, the log and
+# the evening; and the page that confirms it.
+RSpec.describe "the room", :web do
+  let(:studio) { make_studio }
+  let(:director) { make_member(studio, "director") }
+  let(:piece) { make_piece(studio, director) }
+  let!(:dancers) { make_cast(piece, %w[Ada Bram Cleo Dov]) }
+  let!(:rehearsals) { make_season(studio) }
+  let(:rehearsal) { studio.rehearsals.order(:date).first }
+  let(:lesson) { work.find(&:lesson?) }
+  let(:section) { studio.sections.find(lesson.section_ids.first) }
+  let(:item) { "s#{section.id}" }
+
+  before do
+    App::Planning::Actions::Publish.new(App::Planning::Actions::Make.new(piece, nil, local).run, NOW).run
+    sign_in director
+  end
+
+  def local = studio.local(NOW)
+  def work = rehearsal.slots.order(:start_minute).select(&:work?)
+  def key(name) = name.to_s.rjust(12, "0")
+
+  def entry(kind, client, minute: 1085, **more)
+    { client: key(client), kind:, at: (NOW.to_f * 1000).to_i, minute:, slot: lesson.id, **more }
+  end
+
+  def send_entries(*entries)
+    send_json "/rehearsals/#{rehearsal.id}/entries", { entries: }
+    JSON.parse(last_response.body)["entries"].map { |each| each["status"] }
+  end
+
+  def here(person, state, client, **more) = entry("here", client, person: person.id.to_s, state:, **more)
+  def facts = JSON.parse(get("/rehearsals/#{rehearsal.id}/evening").body)
+  def rung(person) = App::Reading::PieceSnapshots.of(piece.reload).progress.rung(person.id, item)
+  def states = rehearsal.attendances.order(:person_id).pluck(:person_id, :state).to_h
+
+  it "takes each entry once, in order, however often it is sent, and says of each what became of it" do
+    sent = [here(dancers[0], "present", 1), here(dancers[1], "late", 2),
+            entry("tick", 3, cells: "#{dancers[0].id}:#{item}", rung: "3"), entry("juggle", 4),
+            entry("note", 5, note: "promise", about: "section", text: "the lift", section: section.id)]
+    expect(send_entries(*sent)).to eq(%w[stored stored stored refused stored])
+    expect(JSON.parse(last_response.body)["entries"][3]["why"]).to include "not something the room sends"
+    expect(send_entries(*sent)).to eq(%w[duplicate duplicate duplicate refused duplicate])
+    expect([studio.attendance_entries.count, studio.notes.count, rung(dancers[0])]).to eq([2, 1, 3])
+    expect(facts["notes"].map { |note| note["text"] }).to eq(["the lift"])
+  end
+
+  it "goes by what was said last, whichever tablet sends it first, and undoes what is named" do
+    late = { at: (NOW.to_f * 1000).to_i - 60_000 }
+    send_entries(here(dancers[0], "present", 1))
+    send_entries(here(dancers[0], "absent", 2, **late))
+    expect(states).to eq(dancers[0].id => "present")
+    send_entries(entry("undo", 3, of: key(1), was: "here"))
+    expect(states).to eq(dancers[0].id => "absent")
+    send_entries(entry("undo", 4, of: key(2), was: "here"))
+    expect(states).to eq({})
+    expect(studio.attendance_entries.count).to eq 4
+  end
+
+  it "lets latecomers warm up first, and says when they are ready" do
+    send_entries(here(dancers[0], "late", 1, minute: 1090))
+    warm_up = rehearsal.slots.find_by(kind: "warm_up").minutes
+    expect(facts["here"][dancers[0].id.to_s]).to eq(["late", 1090, 1090 + warm_up])
+  end
+
+  it "counts a pass as danced for whoever was there, and never as having it" do
+    dancers.first(2).each_with_index { |person, i| send_entries(here(person, %w[present resting][i], i)) }
+    send_entries(here(dancers[2], "marking", 7))
+    links = { from: lesson.from_link || 1, to: lesson.from_link || 1, row: 1, speed: 100 }
+    expect(send_entries(entry("pass", 8, minute: 1100, **links))).to eq ["stored"]
+    cells = App::Reading::PieceSnapshots.of(piece.reload).progress
+    danced = dancers.map { |person| cells.cell(person.id, item) }
+    expect(danced.map(&:rung)).to all(eq(0))
+    expect(danced.map { |cell| [cell.last_danced_on, cell.days] })
+      .to eq([[NOW.to_date, 1], [nil, 0], [NOW.to_date, 0], [nil, 0]])
+    expect(send_entries(entry("undo", 9, of: key(8), was: "pass"))).to eq ["stored"]
+    expect(App::Reading::PieceSnapshots.of(piece.reload).progress.cell(dancers[0].id, item).last_danced_on).to be_nil
+    expect(App::Learning::Actions::RebuildStates.new(studio).run).to eq 0
+  end
+
+  it "adds a newcomer on the spot, whom later entries name by their key, and a guest only by name" do
+    newcomer = "c:#{key(1)}"
+    sent = [entry("newcomer", 1, name: "Quill Newly", group: piece.groups.first.id), here_as(newcomer, 2),
+            entry("tick", 3, cells: "#{newcomer}:#{item}", rung: "2"),
+            entry("here", 4, guest: "Visiting Uncle", state: "present")]
+    expect(send_entries(*sent)).to all(eq("stored"))
+    person = studio.people.find_by!(name: "Quill Newly")
+    expect([piece.people.exists?(person.id), person.groups.to_a, rung(person)]).to eq([true, [piece.groups.first], 2])
+    expect(facts["guests"]).to eq("Visiting Uncle" => "present")
+    expect(studio.people.where(name: "Visiting Uncle")).to be_empty
+  end
+
+  def here_as(person, client) = entry("here", client, person:, state: "present")
+
+  it "moves the evening: begun late, what falls off the end, and what would make it fit" do
+    send_entries(entry("step", 1, step: "begin", minute: lesson.start_minute + 12))
+    lines = facts["lines"].to_h { |slot, start, *| [slot, start] }
+    expect(lines[lesson.id]).to eq lesson.start_minute + 12
+    following = work[work.index(lesson) + 1]
+    expect(send_entries(entry("step", 2, step: "drop", slot: following.id))).to eq ["stored"]
+    expect(facts["lines"].find { |slot, *| slot == following.id }[3]).to eq "dropped"
+    expect(send_entries(entry("step", 3, step: "shorten", slot: lesson.id, minutes: 0))).to eq ["refused"]
+    expect(send_entries(entry("undo", 4, of: key(2), was: "step"))).to eq ["stored"]
+    expect(facts["lines"].find { |slot, *| slot == following.id }[3]).to eq "ahead"
+  end
+
+  it "keeps nothing before its day, nothing of another studio, and nothing without a key" do
+    other = make_member(make_studio, "director")
+    App::Shared::Clock.frozen_at = NOW - 86_400
+    expect(send_entries(here(dancers[0], "present", 1))).to eq ["refused"]
+    App::Shared::Clock.frozen_at = NOW
+    expect(send_entries(here(dancers[0], "present", 1).merge(client: "short"))).to eq ["refused"]
+    sign_in other
+    get "/rehearsals/#{rehearsal.id}/evening"
+    expect(last_response.status).to eq 404
+    sign_in director
+    strange = other.studio.people.create!(name: "Stranger")
+    expect(send_entries(here(strange, "present", 3))).to eq ["refused"]
+    expect(studio.attendance_entries.count).to eq 0
+  end
+
+  it "asks whoever is signed out to sign in, and keeps out of every other answer's way" do
+    clear_cookies
+    get "/form-token", {}, { "HTTP_ACCEPT" => "application/json" }
+    expect(last_response.status).to eq 401
+  end
+
+  def ticked(page) = page.css("input[name='here[]'][checked]").map { |box| box["value"] }
+
+  it "confirms an evening on one page: minutes from the room, how far each group got, who was there" do
+    send_entries(entry("step", 1, step: "begin", minute: 1085), here(dancers[0], "absent", 2),
+                 entry("step", 3, step: "end", minute: 1109))
+    page = Nokogiri::HTML(get("/rehearsals/#{rehearsal.id}/afterwards").body)
+    expect(page.at_css("input[name='minutes[#{lesson.id}]']")["value"]).to eq "24"
+    expect(page.text).to include("absent").and include("Ada Test")
+    send_form "/rehearsals/#{rehearsal.id}/afterwards",
+              { "here" => (ticked(page) - [dancers[0].id.to_s]), "minutes" => { lesson.id.to_s => "24" },
+                "taught" => { lesson.id.to_s => "2" } }
+    expect(last_response).to be_redirect
+    expect([lesson.reload.actual_minutes, section.taught_to_all.eights]).to eq([24, 2])
+    expect(states.slice(*dancers.map(&:id)).values.tally).to eq("absent" => 1, "present" => 3)
+    expect(rehearsal.reload.confirmed_by).to eq director.account.name
+  end
+end
