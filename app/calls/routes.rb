@@ -22,12 +22,34 @@ module App
           say t("register.saved")
           redirect "/rehearsals/#{rehearsal.id}/call-sheet#register"
         end
+        afterwards(app)
         app.allow :member, get: "/rehearsals/:id/call-sheet", takes: { print: :text } do
           rehearsal = find(studio.rehearsals)
           page "calls/call_sheet",
                Pages::CallSheet.new(rehearsal, member, local_now),
                layout: params["print"] ? :paper : :layout,
                paper: params["print"]
+        end
+      end
+
+      # After a rehearsal: one page to confirm.
+      def self.afterwards(app)
+        app.allow(:member, get: "/rehearsals/:id/afterwards") do
+          page "calls/afterwards", Pages::Afterwards.new(find(studio.rehearsals), member, local_now)
+        end
+        app.allow :member, post: "/rehearsals/:id/afterwards", takes: Shapes::REGISTER do
+          rehearsal = find(studio.rehearsals)
+          sheet = Pages::Afterwards.new(rehearsal, member, local_now)
+          halt 404 unless sheet.register?
+          result = Actions::KeepRegister.new(sheet, params, account, confirmed: true).run
+          unless result.ok?
+            given = { register: result.value, errors: result.errors }
+            shown = Pages::Afterwards.new(rehearsal, member, local_now, **given)
+            next page("calls/afterwards", shown, status: result.value.conflicts.any? ? 409 : 422)
+          end
+
+          say t("calls.confirmed")
+          redirect "/rehearsals/#{rehearsal.id}/afterwards"
         end
       end
     end

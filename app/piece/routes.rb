@@ -48,7 +48,8 @@ module App
           upload = find(piece.uploads.tracks)
           beside
           headers "cache-control" => "private, max-age=86400"
-          send_file Shared::TrackFile.path(upload), type: upload.type, disposition: :inline
+          path = Shared::TrackFile.path(upload) || halt(404)
+          send_file path, type: upload.type, disposition: :inline
         end
         app.allow :director, post: "/pieces/:piece/track", takes: Shapes::TRACK do
           permit Policy, piece, :direct?

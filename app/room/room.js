@@ -48,6 +48,7 @@ document.addEventListener("alpine:init", () => {
       return new Date(Date.now() - days * 86400000).toISOString().slice(0, 10);
     },
     async keepPage() {
+      // Without HTTPS only what was said survives a reload, not the page.
       this.keeps = "serviceWorker" in navigator && window.isSecureContext;
       if (!this.keeps) return;
       await navigator.serviceWorker.register("/room-keeper.js", { scope: "/rehearsals/" }).catch(() => {
@@ -87,8 +88,8 @@ document.addEventListener("alpine:init", () => {
       const { what } = this.undoable;
       this.undoable = null;
       what.forEach(each => {
-        const entry = { client: RoomQueue.key(), kind: "undo", at: Date.now() + this.offset, minute: this.whole(), ...each };
-        this.queue.add(entry);
+        const when = { at: Date.now() + this.offset, minute: this.whole() };
+        this.queue.add({ client: RoomQueue.key(), kind: "undo", ...when, ...each });
       });
       this.told = "Undone";
       this.send();
@@ -143,7 +144,8 @@ document.addEventListener("alpine:init", () => {
       if (trial) this.unsent = "Trying out: nothing is kept";
       else if (this.queue.status === "signed-out") this.unsent = `Sign in to send ${waiting.length}`;
       else if (waiting.length > 0) this.unsent = `${waiting.length} unsent since ${this.timeOf(this.queue.since())}`;
-      else this.unsent = this.queue.status === "away" ? "No network" : "All sent";
+      else if (this.queue.status === "away") this.unsent = "No network";
+      else this.unsent = this.keeps === false ? "All sent; keep this page open" : "All sent";
     },
     timeOf(ms) {
       return new Date(ms).toTimeString().slice(0, 5);

@@ -15,8 +15,8 @@ window.RoomCaller = class {
     this.running = false;
   }
 
-  // Everything that is counted, in order, in seconds from the beginning. wanted: {from, to, row, speed (%), loops, rest,
-  // countIn (beats)}.
+  // Everything that is counted, in order, in seconds from the beginning. wanted: {from, to, row, speed (%), loops,
+  // rest, countIn (beats)}.
   static plan(score, wanted) {
     const speed = wanted.speed / 100;
     const links = score.links.filter(link => link.i >= wanted.from && link.i <= wanted.to);
@@ -88,7 +88,7 @@ window.RoomCaller = class {
     this.plan = RoomCaller.plan(this.score, wanted);
     if (this.plan.events.length === 0) return false;
     this.context = this.context || new AudioContext();
-    await this.context.resume();
+    await Promise.race([this.context.resume(), new Promise(later => setTimeout(later, 500))]);
     if (wanted.sound === "numbers") await this.numbers();
     this.zero = this.context.currentTime + 0.15;
     this.next = 0;
@@ -188,15 +188,21 @@ window.RoomCaller = class {
 };
 
 // The rehearsal track beside the caller: played from the right second at the speed that is danced, its pitch kept. A
-// player begins a little late and a little different every time, so at each eight it is set right again.
+// player begins a little late, on every device by another time: that is learned from how far off it then is. Afterwards
+// it is bent, and at an eight where it is far off it is set right again.
 window.RoomTrack = class {
-  // Seconds that it may be off before it is moved, and before it is bent.
-  static JUMP = 0.12;
-  static BEND = 0.012;
+  // Seconds that it may be off: just after it was set, before it is bent, and before it is set again.
+  static NEAR = 0.02;
+  static BEND = 0.008;
+  static JUMP = 0.1;
+  // Seconds until it can be told how far off it is.
+  static SETTLE = 0.25;
+  static TRIES = 4;
 
   constructor(audio) {
     this.audio = audio;
     this.off = 0;
+    this.lead = 0;
     audio.preservesPitch = true;
   }
 
@@ -204,43 +210,53 @@ window.RoomTrack = class {
     this.speed = caller.wanted.speed / 100;
     this.loop = 0;
     this.eight = null;
-    this.audio.playbackRate = this.speed;
+    this.tries = 0;
   }
   pause() {
     this.audio.pause();
   }
 
-  // The second of the recording that belongs to where the caller is; null while nothing sounds.
-  second(caller) {
-    const event = caller.plan.events[Math.max(caller.now, 0)];
-    return event ? event.second + (caller.at - event.at) * this.speed : null;
+  // The second of the recording that belongs to where the caller is.
+  second(caller, event) {
+    return event.second + (caller.at - event.at) * this.speed;
+  }
+  // Whether how far off it is can be told by now.
+  settled(caller) {
+    return !this.audio.paused && caller.at >= this.settles;
   }
 
   follow(caller) {
     const event = caller.plan.events[caller.now];
-    const second = event && this.second(caller);
-    if (second === null || second === undefined || second < 0) return;
+    if (!event || this.second(caller, event) < 0) return;
+    const second = this.second(caller, event);
     if (this.audio.paused || this.loop !== event.loop) {
       this.loop = event.loop;
-      this.audio.currentTime = second;
-      this.audio.play().catch(() => null);
-      this.settled = caller.at + 0.4;
-      return;
-    }
-    if (caller.at < this.settled) return;
-    this.off = this.audio.currentTime - second;
-    const eight = `${event.link ? event.link.i : 0}-${event.eight}-${event.loop}`;
-    if (Math.abs(this.off) > RoomTrack.JUMP && eight !== this.eight) {
-      this.eight = eight;
-      this.audio.currentTime = second + this.lag();
-      this.settled = caller.at + 0.3;
-    } else {
-      const bend = Math.abs(this.off) > RoomTrack.BEND ? Math.max(Math.min(-this.off * 0.5, 0.04), -0.04) : 0;
-      this.audio.playbackRate = this.speed * (1 + bend);
+      this.tries = 0;
+      this.set(caller, second);
+    } else if (this.settled(caller)) {
+      this.off = this.audio.currentTime - second;
+      this.right(caller, event, second);
     }
   }
-  // What a jump itself takes, as the last one did.
-  lag() {
-    return Math.max(Math.min(-this.off, 0.1), 0);
+  set(caller, second) {
+    this.audio.playbackRate = this.speed;
+    this.audio.currentTime = second + this.lead;
+    this.audio.play().catch(() => null);
+    this.settles = caller.at + RoomTrack.SETTLE;
+  }
+  right(caller, event, second) {
+    const far = Math.abs(this.off);
+    const eight = `${event.link ? event.link.i : 0}-${event.eight}-${event.loop}`;
+    const anew = far > RoomTrack.JUMP && eight !== this.eight;
+    if ((far > RoomTrack.NEAR && this.tries < RoomTrack.TRIES) || anew) {
+      this.tries = anew ? 0 : this.tries + 1;
+      this.eight = eight;
+      this.lead = Math.max(Math.min(this.lead - this.off, 0.4), -0.1);
+      this.set(caller, second);
+      return;
+    }
+    this.tries = RoomTrack.TRIES;
+    const bend = far > RoomTrack.BEND ? Math.max(Math.min(-this.off * 2, 0.05), -0.05) : 0;
+    this.audio.playbackRate = this.speed * (1 + bend);
   }
 };

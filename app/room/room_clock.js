@@ -8,6 +8,7 @@ window.RoomClock = {
   cuts: [],
   plan: [],
   following: null,
+  minding: { watch: [], care: [], more: "" },
 
   drawClock() {
     const { lines } = this.view;
@@ -16,13 +17,28 @@ window.RoomClock = {
     this.line = this.line || lines[lines.length - 1];
     this.following = this.next();
     this.slot = this.slotOf(this.line && this.line.slot) || this.slot;
+    this.minding = this.mind();
     this.left = this.drawLeft(now);
     this.have = this.drawHave();
     this.head.time = this.clockOf(now);
     this.head.until = this.line ? `until ${this.clockOf(this.line.start + this.line.minutes)}` : "";
-    this.plan = lines.map(line => this.planned(line));
+    this.plan = this.around(lines).map(line => this.planned(line));
     this.drawOver();
     this.drawOnce(now);
+  },
+  // What was last, what runs and what comes: as much as there is room for.
+  ROWS: 9,
+  around(lines) {
+    const done = lines.filter(line => line.state === "done").length;
+    return lines.slice(Math.max(done - 1, 0)).slice(0, this.ROWS);
+  },
+
+  // What to watch for and to take care of, as much as there is room for.
+  mind() {
+    const { watch, care } = this.slot;
+    const more = Math.max(watch.length - 4, 0) + Math.max(care.length - 4, 0);
+    const word = more > 0 ? `and ${more} more on the call sheet` : "";
+    return { watch: watch.slice(0, 4), care: care.slice(0, 4), more: word };
   },
   slotOf(id) {
     return this.facts.slots.find(slot => slot.id === id);
@@ -89,9 +105,9 @@ window.RoomClock = {
     this.over = Object.keys(off).length > 0 ? `As it goes, ${this.falls(off)}.` : "";
     const clashing = outcome ? outcome[3].map(id => this.slotOf(id).title) : [];
     if (clashing.length > 0) this.over += ` ${clashing.join(", ")}: some are called elsewhere then.`;
-    this.cuts = outcome ? outcome[4].map(cut => this.cut(cut)) : [];
+    this.cuts = outcome ? outcome[4].map(cut => this.cutOf(cut)) : [];
   },
-  cut(cut) {
+  cutOf(cut) {
     const { title } = this.slotOf(cut.slot);
     const other = cut.with && this.slotOf(cut.with).title;
     const words = {

@@ -28,7 +28,8 @@ window.RoomCounting = {
     if (!slot) return;
     this.score = this.facts.scores[slot.piece];
     const slow = slot.rung < 3;
-    this.wanted = { ...this.wanted, from: slot.from || 1, to: slot.to || slot.from || 1, row: 1, speed: slow ? 60 : 100 };
+    const [from, speed] = [slot.from || 1, slow ? 60 : 100];
+    this.wanted = { ...this.wanted, from, to: slot.to || from, row: 1, speed };
     this.wanted.countIn = this.score ? this.score.beats : 4;
     this.last = null;
   },
@@ -65,7 +66,7 @@ window.RoomCounting = {
     this.draw();
   },
   pick(event) {
-    this.set(event.target.name, Number(event.target.value));
+    this.set(event.target.dataset.set, Number(event.target.value));
   },
   faster(by) {
     this.set("speed", Math.min(Math.max(this.wanted.speed + by, 30), 130));

@@ -39,15 +39,17 @@ window.RoomHere = {
 
   drawHere() {
     const everybody = this.view.people;
-    const shown = everybody.filter(person => person.dances && (person.called !== null || this.view.here[person.id] || person.fresh));
+    const meant = person => person.called !== null || this.view.here[person.id] || person.fresh;
+    const shown = everybody.filter(person => person.dances && meant(person));
     const inside = shown.filter(person => ["present", "late", "marking", "resting"].includes(this.stateOf(person.id)));
     const guests = Object.entries(this.view.guests).filter(([, state]) => state === "present");
-    this.head.here = this.begun() ? `${inside.length + guests.length} of ${shown.length + guests.length} here` : "no register yet";
-    this.unsaid = shown.filter(person => !this.stateOf(person.id) && !this.facts.away.includes(person.id)).length;
+    const [here, all] = [inside, shown].map(people => people.length + guests.length);
+    this.head.here = this.begun() ? `${here} of ${all} here` : "no register yet";
+    this.unsaid = shown.filter(person => this.notSaid(person)).length;
     this.sheets = Math.max(Math.ceil(shown.length / this.PER_SHEET), 1);
     this.sheet = Math.min(this.sheet, this.sheets - 1);
     const from = this.sheet * this.PER_SHEET;
-    this.tiles = shown.slice(from, from + this.PER_SHEET).map(person => this.tile(person));
+    this.tiles = shown.slice(from, from + this.PER_SHEET).map(person => this.tileOf(person));
     this.inside = [...inside.map(person => person.name), ...guests.map(([name]) => `${name} (guest)`)];
     this.missing = shown.filter(person => this.waitedFor(person)).map(person => ({
       name: person.name,
@@ -57,9 +59,12 @@ window.RoomHere = {
     }));
   },
   waitedFor(person) {
-    return person.called !== null && person.called <= this.minute() && !this.stateOf(person.id) && !this.facts.away.includes(person.id);
+    return person.called !== null && person.called <= this.minute() && this.notSaid(person);
   },
-  tile(person) {
+  notSaid(person) {
+    return !this.stateOf(person.id) && !this.facts.away.includes(person.id);
+  },
+  tileOf(person) {
     const state = this.stateOf(person.id);
     const ready = this.readyAt(person.id);
     const away = !state && this.facts.away.includes(person.id);
@@ -83,9 +88,8 @@ window.RoomHere = {
   },
   // Everybody of whom nothing was said, and who is not away.
   restHere() {
-    const rest = this.view.people.filter(
-      person => person.dances && person.called !== null && !this.stateOf(person.id) && !this.facts.away.includes(person.id),
-    );
+    const called = this.view.people.filter(person => person.dances && person.called !== null);
+    const rest = called.filter(person => this.notSaid(person));
     const undo = rest.map(person => {
       const of = this.say("here", { person: String(person.id), state: "present" }, "");
       return { of, was: "here", person: String(person.id), before: null };

@@ -93,7 +93,8 @@ window.RoomQueue = class {
       this.all().map(each => {
         const answer = by[each.entry.client];
         if (!answer) return each;
-        return answer.status === "refused" ? { ...each, state: "refused", why: answer.why } : { ...each, state: "kept" };
+        if (answer.status !== "refused") return { ...each, state: "kept" };
+        return { ...each, state: "refused", why: answer.why };
       }),
     );
   }

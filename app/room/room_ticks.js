@@ -1,6 +1,9 @@
 // Ticks for a group with exceptions. Who has what is shown only after a tap: dancers see this screen too.
 window.RoomTicks = {
   ticking: { items: [], rung: 0, off: {}, open: false },
+  // More than these are chosen from a list.
+  FEW: 4,
+  many: false,
   chips: [],
   rungChips: [],
   faces: [],
@@ -11,18 +14,19 @@ window.RoomTicks = {
   },
   drawTicks() {
     const { items, rung, off, open } = this.ticking;
+    this.many = this.slot.items.length > this.FEW;
     this.chips = this.slot.items.map(item => ({ key: item.key, name: item.name, on: items.includes(item.key) }));
     this.rungChips = this.facts.rungs.slice(1).map((name, i) => ({ rung: i + 1, name, on: rung === i + 1 }));
     const people = this.slot.people.map(id => this.person(id)).filter(Boolean);
-    this.faces = people.map(person => this.face(person, off, open));
+    this.faces = people.map(person => this.faceOf(person, off, open));
     const count = this.faces.filter(face => face.on).length;
     this.tickWord = `Tick ${count}: ${this.facts.rungs[rung] || ""}`;
   },
-  face(person, off, open) {
+  faceOf(person, off, open) {
     const can = !["absent", "left"].includes(this.stateOf(person.id));
     const lifted = off[person.id] === undefined ? !this.dances(person.id) : off[person.id];
     const least = Math.min(...this.rungsOf(person.id));
-    const why = this.dances(person.id) ? "" : this.tile(person).word || "not said yet";
+    const why = this.dances(person.id) ? "" : this.tileOf(person).word || "not said yet";
     return {
       id: person.id,
       name: person.short,
@@ -40,6 +44,12 @@ window.RoomTicks = {
   pickItem(key) {
     const { items } = this.ticking;
     this.ticking.items = items.includes(key) ? items.filter(each => each !== key) : [...items, key];
+    this.draw();
+  },
+  // One of many, or all.
+  pickFrom(event) {
+    const { value } = event.target;
+    this.ticking.items = value === "all" ? this.slot.items.map(item => item.key) : [value];
     this.draw();
   },
   pickRung(rung) {

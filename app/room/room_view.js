@@ -58,8 +58,8 @@ window.RoomView = {
     },
     newcomer(view, entry) {
       if (view.people.some(person => person.key === entry.client)) return;
-      const person = { id: `c:${entry.client}`, name: entry.name, short: entry.name.split(" ")[0], groups: "", rings: "" };
-      view.people.push({ ...person, called: null, dances: true, fresh: true });
+      const named = { id: `c:${entry.client}`, name: entry.name, short: entry.name.split(" ")[0] };
+      view.people.push({ ...named, groups: "", rings: "", called: null, dances: true, fresh: true });
     },
     pass(view, entry) {
       view.passes[entry.slot] = (view.passes[entry.slot] || 0) + 1;

@@ -7,7 +7,6 @@ module App
       def self.registered(app)
         app.helpers Here
         finding(app)
-        afterwards(app)
         app.allow :member, get: "/rehearsals/:id/room", takes: Shapes::EVENING do
           shown = Pages::Show.new(evening, number(params["room"]))
           page "room/show", shown, layout: :"room/room"
@@ -17,28 +16,9 @@ module App
           json(shown.facts)
         end
         app.allow :member, post: "/rehearsals/:id/entries", takes: Shapes::ENTRIES do
+          rehearsal = found_rehearsal
           sent = params["entries"] || refuse_input("entries" => t("errors.object"))
-          json(entries: Actions::TakeIn.new(found_rehearsal, member, sent, local_now).run)
-        end
-      end
-
-      def self.afterwards(app)
-        app.allow(:member, get: "/rehearsals/:id/afterwards") do
-          page "room/afterwards", Pages::Afterwards.new(found_rehearsal, member, local_now)
-        end
-        app.allow :member, post: "/rehearsals/:id/afterwards", takes: Calls::Shapes::REGISTER do
-          sheet = Pages::Afterwards.new(found_rehearsal, member, local_now)
-          halt 404 unless sheet.register?
-          result = Calls::Actions::KeepRegister.new(sheet, params, account, confirmed: true).run
-          unless result.ok?
-            shown = Pages::Afterwards.new(
-              found_rehearsal, member, local_now, register: result.value, errors: result.errors
-            )
-            next page("room/afterwards", shown, status: result.value.conflicts.any? ? 409 : 422)
-          end
-
-          say t("room.confirmed")
-          redirect "/rehearsals/#{found_rehearsal.id}/afterwards"
+          json(entries: Actions::TakeIn.new(rehearsal, member, sent, local_now).run)
         end
       end
 

@@ -9,18 +9,22 @@ module App
 
       # What a browser plays.
       TYPES = %w[
-        audio/mpeg audio/mp4 audio/x-m4a audio/aac audio/ogg audio/vorbis audio/opus audio/wav audio/x-wav audio/vnd.wave
-        audio/flac audio/x-flac video/mp4
+        audio/mpeg audio/mp4 audio/x-m4a audio/aac audio/ogg audio/vorbis audio/opus audio/wav audio/x-wav
+        audio/vnd.wave audio/flac audio/x-flac video/mp4
       ].freeze
 
       class << self
-        def storages = { store: Storage::FileSystem.new(Settings.files_dir, prefix: "tracks") }
+        def storages = { store: Shrine::Storage::FileSystem.new(Settings.files_dir, prefix: "tracks") }
 
         # What its content is.
         def type(io) = determine_mime_type(io).to_s
 
-        # Where the file of an upload stands.
-        def path(upload) = kept(upload).to_io.path
+        # Where the file of an upload stands, or nil where somebody took it away.
+        def path(upload)
+          file = kept(upload)
+          file.storage.path(file.id).to_s if file.exists?
+        end
+
         def kept(upload) = uploaded_file(upload.file_data)
       end
     end

@@ -1,8 +1,8 @@
 # frozen_string_literal: true
 
-# An evening in the room: what was said of who is there, when slots began and ended and what was re-cut, passes that were
-# counted, notes, the rehearsal track. What happened is only added to, under the sender's own key; what was wrong is
-# undone by a further row that names it.
+# An evening in the room: what was said of who is there, when slots began and ended and what was re-cut, passes that
+# were counted, notes, the rehearsal track. What happened is only added to, under the sender's own key; what was wrong
+# is undone by a further row that names it.
 class RehearseInTheRoom < ActiveRecord::Migration[7.2]
   def up
     attendance

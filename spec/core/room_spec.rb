@@ -82,7 +82,9 @@ RSpec.describe Core::Room do
 
   describe Core::Room::Register do
     def said(*rows)
-      rows.each_with_index.map { |(person, state, at), i| Core::Room::Said.new(person:, state:, minute: minute(at), at: i) }
+      rows.each_with_index.map do |(person, state, at), i|
+        Core::Room::Said.new(person:, state:, minute: minute(at), at: i)
+      end
     end
 
     def register(*rows) = described_class.new(said(*rows), called: { ada: 1050, bo: 1050, cy: 1080 }, warm_up: 15)

@@ -9,13 +9,12 @@ RSpec.describe "in the room", :browser do
   let(:director) { make_member(studio, "director", name: "Ilse") }
   let(:piece) { make_piece(studio, director) }
   let!(:dancers) { make_cast(piece, %w[Ada Bram Cleo Dov]) }
-  let!(:rehearsals) { make_season(studio) }
-  let(:rehearsal) { studio.rehearsals.order(:date).first }
+  let(:rehearsal) { studio.rehearsals.order(:date).second }
   let(:lesson) { rehearsal.slots.order(:start_minute).find(&:lesson?) }
-  let(:later) { rehearsal.slots.order(:start_minute).select(&:work?)[1] }
   let(:relay) { Relay.new(page.server.port) }
 
   before do
+    make_season(studio)
     App::Planning::Actions::Publish.new(
       App::Planning::Actions::Make.new(piece, nil, studio.local(NOW)).run, NOW
     ).run
@@ -31,7 +30,9 @@ RSpec.describe "in the room", :browser do
   end
 
   # It is a minute of the day.
-  def it_is(minute) = App::Shared::Clock.frozen_at = NOW.change(hour: minute / 60, min: minute % 60)
+  def it_is(minute)
+    App::Shared::Clock.frozen_at = rehearsal.date.to_time(:utc).change(hour: minute / 60, min: minute % 60)
+  end
 
   def go_in
     enter(director)
@@ -53,7 +54,11 @@ RSpec.describe "in the room", :browser do
   end
 
   it "runs an evening: register, passes, a tick with exceptions, a re-cut, a note, once more, and confirms it" do
+    piece.track.update!(tempo: [[1, 240]])
     go_in
+    panel "Next"
+    within(".room-plan") { first("button", text: "Begin").click }
+    expect(page).to have_css(".room-told", text: "begins")
     panel "Who’s here"
     say "late", "Dov"
     expect(page).to have_text("warm up first, ready")
@@ -62,6 +67,8 @@ RSpec.describe "in the room", :browser do
     expect(page).to have_text("4 of 4 here")
     all_sent
 
+    panel "Who’s here"
+    three_quick_passes
     panel "Tick"
     expect(page).to have_button("Tick 2: slow counts").and have_no_text("not seen")
     click_button "Who has it?"
@@ -79,12 +86,14 @@ RSpec.describe "in the room", :browser do
     panel "Note"
     all_sent
 
-    it_is(rehearsal.end_minute - 10)
-    panel "Next"
-    click_button "Begin #{later.title}"
-    expect(page).to have_css(".room-over", text: /loses|falls off/)
-    find(".room-cuts button", match: :first).click
-    expect(page).to have_css(".room-told", text: /Shorten|Drop|before/)
+    it_is(rehearsal.end_minute - 50)
+    visit current_path
+    expect(page).to have_css(".room-left", text: /\d+\s+minutes over/)
+    expect(page).to have_css(".room-over", text: /As it goes, .* loses \d+ min/)
+    cut = find(".room-cuts button", match: :first)
+    expect(cut).to have_text("everything fits")
+    cut.click
+    expect(page).to have_css(".room-told", text: /Shorten|Drop|before/).and have_no_css(".room-cuts button")
     all_sent
     find("button.room-have").click
     expect(page).to have_css(".room-once", text: /of \d have it. One more pass: .* min;/)
@@ -93,10 +102,70 @@ RSpec.describe "in the room", :browser do
     expect(page).to have_text("late Dov Test").and have_text("where the arms go")
     click_button "It was so"
     expect(page).to have_text("Confirmed by Ilse")
-    expect(states).to eq("Ada" => "present", "Bram" => "present", "Cleo" => "resting", "Dov" => "late")
-    expect(in_log(Records::EveningStep).pluck(:kind).first(2)).to eq(%w[end begin])
+    expect(states).to include("Ada" => "present", "Bram" => "present", "Cleo" => "resting", "Dov" => "late")
+    expect(in_log(Records::EveningStep).pluck(:kind)).to match(["end", "begin", /shorten|drop|swap/])
     expect(serious_faults).to be_empty
     expect(violations).to be_empty
+  end
+
+  # Eight counts, three times.
+  def three_quick_passes
+    count_one_eight(times: 3)
+    panel "Go"
+    ["eight 4 of 4", "last one"].each { |text| expect(page).to have_css(".room-big", text:) }
+    expect(page).to have_css(".room-summary", text: "3 passes").and have_button("Go")
+    all_sent
+    expect(in_log(Records::Pass).pluck(:from_link, :to_link, :from_row, :speed)).to eq([[1, 1, 4, 110]] * 3)
+  end
+
+  def count_one_eight(times:)
+    find("button.room-summary").click
+    select "1 Opening Walk", from: "from"
+    select "4", from: "eight"
+    select "1 Opening Walk", from: "to"
+    click_button "110 %"
+    (times - 1).times { click_button "Once more" }
+    within(".room-row", text: "Counts between") { click_button "0" }
+  end
+
+  it "plays the track with the count: within thirty milliseconds once it has settled" do
+    attach_a_track
+    go_in
+    find("button.room-summary").click
+    select "1 Opening Walk", from: "to"
+    click_button "90 %"
+    click_button "music"
+    panel "Go"
+    expect(page).to have_css(".room-eight", text: "eight 2 of 4")
+    off = JSON.parse(page.evaluate_async_script(how_far_off))
+    expect(off.size).to be >= 10
+    expect(off.sort[off.size * 9 / 10]).to be < 0.03
+    panel "Stop"
+    expect(page).to have_css(".room-summary", text: "no pass yet")
+  end
+
+  # How far the track is from the count, whenever that can be told, for six seconds.
+  def how_far_off = <<~JS
+    const done = arguments[0];
+    const { caller } = Alpine.$data(document.querySelector(".room"));
+    const off = [];
+    const look = setInterval(() => {
+      if (caller.track.settled(caller)) off.push(Math.abs(caller.track.off));
+    }, 100);
+    setTimeout(() => { clearInterval(look); done(JSON.stringify(off)); }, 6000);
+  JS
+
+  # Half a minute of sound, as a file.
+  def attach_a_track
+    rate = 8000
+    samples = Array.new(rate * 30) { |i| (Math.sin(i * 0.3) * 3000).round }.pack("s<*")
+    head = ["RIFF", 36 + samples.bytesize, "WAVEfmt ", 16, 1, 1, rate, rate * 2, 2, 16, "data", samples.bytesize]
+    Tempfile.create(["track", ".wav"], binmode: true) do |file|
+      file.write(head.pack("a4Va8VvvVVvva4V"), samples)
+      file.rewind
+      sent = { "filename" => "track.wav", "tempfile" => file }
+      expect(App::Piece::Actions::AttachTrack.new(piece, sent, director.account).run).to be_ok
+    end
   end
 
   it "goes on without a network, opens again without one, and sends everything once and in order" do
@@ -105,7 +174,7 @@ RSpec.describe "in the room", :browser do
     keep_page
     relay.cut
     panel "Who’s here"
-    say "present", "Ada"
+    say "here", "Ada"
     click_button "Newcomer or guest"
     fill_in "Name", with: "Newly Come"
     click_button "New in the piece"
@@ -143,7 +212,7 @@ RSpec.describe "in the room", :browser do
       go_in
       expect(page).to have_text("0 of 4 here")
       panel "Who’s here"
-      say "present", "Bram"
+      say "here", "Bram"
       all_sent
     end
     say "marking", "Cleo"
@@ -158,7 +227,7 @@ RSpec.describe "in the room", :browser do
     go_in
     relay.cut
     panel "Who’s here"
-    say "present", "Ada"
+    say "here", "Ada"
     expect(page).to have_css(".room-unsent", text: "1 unsent")
     relay.restore
     page.execute_script("window.fetch = () => Promise.reject(new Error('cut'))")

@@ -12,7 +12,9 @@ RSpec.describe "every changing route", :web do
   include ValidRequests
 
   # Routes whose scripts send JSON.
-  def scripts = ["/taps", "/pieces/:piece/links/:id/formation", "/pieces/:piece/slots/:id/move"]
+  def scripts
+    %w[/taps /pieces/:piece/links/:id/formation /pieces/:piece/slots/:id/move /rehearsals/:id/entries]
+  end
 
   # Routes that look at something, or are about coming in: nothing of the studio's changes.
   def looking

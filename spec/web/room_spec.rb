@@ -9,17 +9,17 @@ RSpec.describe "the room", :web do
   let(:director) { make_member(studio, "director") }
   let(:piece) { make_piece(studio, director) }
   let!(:dancers) { make_cast(piece, %w[Ada Bram Cleo Dov]) }
-  let!(:rehearsals) { make_season(studio) }
   let(:rehearsal) { studio.rehearsals.order(:date).first }
   let(:lesson) { work.find(&:lesson?) }
   let(:section) { studio.sections.find(lesson.section_ids.first) }
-  let(:item) { "s#{section.id}" }
 
   before do
+    make_season(studio)
     App::Planning::Actions::Publish.new(App::Planning::Actions::Make.new(piece, nil, local).run, NOW).run
     sign_in director
   end
 
+  def item = "s#{section.id}"
   def local = studio.local(NOW)
   def work = rehearsal.slots.order(:start_minute).select(&:work?)
   def key(name) = name.to_s.rjust(12, "0")

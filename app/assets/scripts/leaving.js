@@ -27,7 +27,9 @@
   document.addEventListener("submit", event => {
     if (!/^\/sign-out(-everywhere)?$/.test(event.target.getAttribute("action") || "")) return;
     const count = unsent();
-    const question = `${count} entries from the room are unsent. They stay on this device until somebody signs in here. Sign out?`;
+    const question =
+      `${count} entries from the room are unsent. ` +
+      "They stay on this device until somebody signs in here. Sign out?";
     if (count > 0 && !window.confirm(question)) {
       event.preventDefault();
       return;

@@ -11,7 +11,8 @@ module App
 
         def run
           @upload.update!(removed_at: Shared::Clock.now)
-          Shared::TrackFile.kept(@upload).delete
+          file = Shared::TrackFile.kept(@upload)
+          ActiveRecord.after_all_transactions_commit { file.delete }
         end
       end
     end

@@ -18,8 +18,9 @@ module App
         def piece = slot.plan.piece
 
         def place
-          { piece_id: piece.id, slot_id: slot.id, kind: @sent.text("note"), text: @sent.text("text")[0, Records::Note::MOST],
-            link: @sent.whole("link"), row: @sent.whole("row"), at: @sent.whole("twelfths") }
+          text = @sent.text("text")[0, Records::Note::MOST]
+          { piece_id: piece.id, slot_id: slot.id, kind: @sent.text("note"), text:, link: @sent.whole("link"),
+            row: @sent.whole("row"), at: @sent.whole("twelfths") }
         end
 
         # What it is about: of the piece where nothing closer was said.

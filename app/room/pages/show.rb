@@ -5,6 +5,11 @@ module App
     module Pages
       # In the room: one screen for the evening.
       class Show
+        # In the order in which they are loaded.
+        SCRIPTS = %w[
+          room_queue room_view room_caller room_clock room_here room_ticks room_notes room_counting room
+        ].freeze
+
         attr_reader :evening, :room
 
         delegate :rehearsal, :studio, :rooms, to: :evening
@@ -18,10 +23,11 @@ module App
         def facts = Facts.new(evening, room).to_h
         def empty? = evening.slots.empty?
         def others = rooms - [room]
+        def scripts = SCRIPTS
         def path(room = self.room) = "/rehearsals/#{rehearsal.id}/room#{"?room=#{room.id}" if room}"
 
         # Data inside a page: nothing in it can end the element it stands in.
-        def json = ERB::Util.json_escape(facts.to_json)
+        def json = facts.to_json.gsub("<", "\\u003c")
 
         private
 

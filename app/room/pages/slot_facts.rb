@@ -76,6 +76,7 @@ module App
           @sections ||= @snapshot.work.sections.select { |section| @slot.section_ids.include?(section.id) }
         end
 
+        # The program's own cautions, in few words; the call sheet has them whole.
         def care
           sections.flat_map { |section| @snapshot.danced.hazards(section) }.uniq
             .map { |hazard| "#{I18n.t("hazards.#{hazard}.name")}: #{I18n.t("hazards.#{hazard}.care")}" }
@@ -83,8 +84,11 @@ module App
 
         # Open corrections of its sections: "eight 3, count 5: soft knees".
         def watch
-          rows = @evening.studio.corrections.open.where(section_id: @slot.section_ids)
-          rows.map { |each| [each.place, each.text].compact.join(": ") }
+          rows = @evening.studio.corrections.open.where(section_id: @slot.section_ids).includes(:section)
+          rows.map do |each|
+            where = [(each.section.name if sections.size > 1), each.place].compact.join(", ").presence
+            [where, each.text].compact.join(": ")
+          end
         end
 
         # How far a lesson's section was taught, and how many eights it has: [3, 7].

@@ -1,12 +1,12 @@
 # frozen_string_literal: true
 
 module App
-  module Room
+  module Calls
     module Pages
       # After a rehearsal, one page to confirm: what each slot took, how far each group got, who was there. What the
       # room said stands there already.
-      class Afterwards < Calls::Pages::CallSheet
-        def title = I18n.t("room.afterwards", day: Shared::Dates.day(rehearsal.date))
+      class Afterwards < CallSheet
+        def title = I18n.t("calls.afterwards", day: Shared::Dates.day(rehearsal.date))
         def evening = @evening ||= Reading::Evening.new(rehearsal, member, @now)
         def work = slots.select(&:work?)
         def confirmed = rehearsal.confirmed_at
@@ -26,7 +26,7 @@ module App
           known = Core::Room::Said::STATES.filter_map do |state|
             [I18n.t("room.states.#{state}"), names(said[state])] if said.key?(state)
           end
-          known + (said.key?(nil) ? [[I18n.t("room.nothing_said"), names(said[nil])]] : [])
+          known + (said.key?(nil) ? [[I18n.t("calls.nothing_said"), names(said[nil])]] : [])
         end
 
         def newcomers
