@@ -3,6 +3,7 @@
 require "time"
 require_relative "server"
 require_relative "visitor"
+require_relative "tablet"
 require_relative "load"
 require_relative "report"
 
@@ -25,6 +26,8 @@ module Bench
         @rounds = rounds
         @server = Server.new
         @times = Hash.new { |all, what| all[what] = [] }
+        @sent = Hash.new { |all, what| all[what] = [] }
+        @tablets = []
         @stop = false
       end
 
@@ -32,16 +35,19 @@ module Bench
         @server.start
         load = Load.new(visitors, place, stopped: -> { @stop })
         load.start
+        open_tablets
         @rounds.times { KILLED.each_key { |what| kill(what, load) } }
         @stop = true
         load.finish
-        @counts = { "ticks" => ticks(load), "edits" => edits(load), "people added" => people(load) }
+        @counts = { "ticks" => ticks(load), "edits" => edits(load), "people added" => people(load),
+                    "said on two tablets" => said_on_tablets }
       ensure
         @stop = true
+        @tablets.each(&:close)
         @server.stop
       end
 
-      def report = Report.new(@times, @counts)
+      def report = Report.new(@times, @counts, sent: @sent)
 
       private
 
@@ -66,6 +72,7 @@ module Bench
       # Kills it, and waits until the load goes on and the worker beats.
       def kill(what, load)
         @server.wait(MOST, "the load") { load.size.positive? }
+        said = @tablets.map(&:said)
         @server.kill(what)
         killed_at = Time.now
         before = load.size
@@ -73,7 +80,38 @@ module Bench
           load.size > before + 3 && @server.answers? && @server.worker_beats_after?(killed_at)
         end
         @times[KILLED[what]] << seconds
+        @sent[KILLED[what]] << (seconds + all_sent(said))
         sleep 1
+      end
+
+      # Two tablets in the room of a rehearsal that is moved to today.
+      def open_tablets
+        rehearsal = rows(<<~SQL).first.first
+          UPDATE rehearsals SET date = current_date WHERE id = (
+            SELECT r.id FROM rehearsals r JOIN slots s ON s.rehearsal_id = r.id WHERE r.date >= current_date
+            ORDER BY r.date LIMIT 1
+          ) RETURNING id
+        SQL
+        @tablets = Array.new(2) { Tablet.new("http://127.0.0.1:#{@server.port}") }
+        @tablets.each { |tablet| tablet.start(rehearsal) }
+      end
+
+      # Seconds until both tablets have an answer for what was said by then.
+      def all_sent(said)
+        @server.wait(MOST, "an answer to the tablets") do
+          @tablets.zip(said).all? { |tablet, keys| tablet.waiting(keys).zero? }
+        end
+      end
+
+      # Everything that was said is stored once, and in the order in which each tablet said it.
+      def said_on_tablets
+        @tablets.each(&:quiet)
+        said = @tablets.map(&:said)
+        all_sent(said)
+        stored = rows("SELECT client_id FROM attendance_entries ORDER BY id").flatten
+        disordered = said.count { |keys| (stored & keys) != keys & stored }
+        lost = said.flatten.size - (said.flatten & stored).size
+        [said.flatten.size, lost, stored.size - stored.uniq.size + disordered]
       end
 
       # Each acknowledged tick stands in the log once.
