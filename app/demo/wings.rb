@@ -233,6 +233,7 @@ module App
         Planning::Actions::Publish.new(first, began.to_time(:utc)).run
         History.new(@piece, first, @director, @studio.local(@now)).write
         SignOffs.new(@piece, @director, @studio.local(@now)).write
+        Evening.new(@piece, @director, @studio.local(@now)).write
         @piece.reload
         Planning::Actions::Publish.new(
           Planning::Actions::Make.new(@piece, @director, @studio.local(@now), way: "repair").run,

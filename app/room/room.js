@@ -15,6 +15,7 @@ document.addEventListener("alpine:init", () => {
     unsent: "",
     refused: [],
     asOf: "",
+    signedOut: false,
 
     async init() {
       const element = document.getElementById("evening");
@@ -25,7 +26,6 @@ document.addEventListener("alpine:init", () => {
       this.newest();
       this.opened = Date.now();
       this.offset = this.facts.clock.ms - this.facts.received;
-      this.settings();
       this.draw();
       setInterval(() => this.draw(), 1000);
       setInterval(() => this.send(), 5000);
@@ -140,6 +140,7 @@ document.addEventListener("alpine:init", () => {
       const waiting = this.queue.waiting();
       const { trial } = this.facts.rehearsal;
       this.refused = this.queue.refused().map(each => ({ client: each.entry.client, why: each.why }));
+      this.signedOut = this.queue.status === "signed-out";
       this.asOf = this.queue.status === "away" || this.view.stale ? `as of ${this.facts.clock.said}` : "";
       if (trial) this.unsent = "Trying out: nothing is kept";
       else if (this.queue.status === "signed-out") this.unsent = `Sign in to send ${waiting.length}`;

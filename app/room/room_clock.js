@@ -17,6 +17,7 @@ window.RoomClock = {
     this.line = this.line || lines[lines.length - 1];
     this.following = this.next();
     this.slot = this.slotOf(this.line && this.line.slot) || this.slot;
+    if (this.slot.id !== this.setFor && !this.calling) this.settings();
     this.minding = this.mind();
     this.left = this.drawLeft(now);
     this.have = this.drawHave();
@@ -133,7 +134,6 @@ window.RoomClock = {
     this.offer(undo.reverse(), `${this.slotOf(id).title} begins`);
     this.stopCalling();
     this.panel = "";
-    this.settings();
     this.draw();
   },
   finish() {

@@ -18,14 +18,15 @@ window.RoomCounting = {
   passed: "",
   hasTrack: false,
   last: null,
+  setFor: null,
   flash: false,
   worded: false,
 
   // What a slot is danced from and to, and how fast: slow where it is still learned.
   settings() {
-    const line = RoomView.of(this.facts, this.queue.said(), this.minute()).lines.find(each => each.state === "running");
-    const slot = this.slotOf(line && line.slot) || this.facts.slots.find(each => each.work) || this.facts.slots[0];
-    if (!slot) return;
+    const { slot } = this;
+    if (slot.id === null) return;
+    this.setFor = slot.id;
     this.score = this.facts.scores[slot.piece];
     const slow = slot.rung < 3;
     const [from, speed] = [slot.from || 1, slow ? 60 : 100];

@@ -17,7 +17,8 @@ window.RoomTicks = {
     this.many = this.slot.items.length > this.FEW;
     this.chips = this.slot.items.map(item => ({ key: item.key, name: item.name, on: items.includes(item.key) }));
     this.rungChips = this.facts.rungs.slice(1).map((name, i) => ({ rung: i + 1, name, on: rung === i + 1 }));
-    const people = this.slot.people.map(id => this.person(id)).filter(Boolean);
+    const called = this.slot.people.map(id => this.person(id)).filter(Boolean);
+    const people = [...called, ...this.view.people.filter(person => this.uncalled(person))];
     this.faces = people.map(person => this.faceOf(person, off, open));
     const count = this.faces.filter(face => face.on).length;
     this.tickWord = `Tick ${count}: ${this.facts.rungs[rung] || ""}`;
@@ -34,6 +35,10 @@ window.RoomTicks = {
       can,
       word: why || (open && Number.isFinite(least) ? this.facts.rungs[least] : ""),
     };
+  },
+  // Somebody who is here though nobody called them today: newcomers above all.
+  uncalled(person) {
+    return person.dances && person.called === null && this.stateOf(person.id) !== undefined;
   },
   rungsOf(id) {
     return this.slot.items
@@ -69,7 +74,8 @@ window.RoomTicks = {
   tick() {
     const wanted = this.slot.items.filter(item => this.ticking.items.includes(item.key));
     const on = this.faces.filter(face => face.on).map(face => face.id);
-    const cells = wanted.flatMap(item => on.filter(id => item.people.includes(id)).map(id => `${id}:${item.key}`));
+    const learns = (item, id) => item.people.includes(id) || this.uncalled(this.person(id));
+    const cells = wanted.flatMap(item => on.filter(id => learns(item, id)).map(id => `${id}:${item.key}`));
     if (cells.length === 0) {
       this.told = "Nobody to tick: tap who has it.";
       return;

@@ -45,16 +45,23 @@ window.RoomView = {
     return { ...line, start, finish, state: ahead ? "ahead" : finish > minute ? "running" : "done" };
   },
 
+  // Whom an entry means: a newcomer's key stands for them until the server has given them a number.
+  whom(view, person) {
+    const added = String(person).startsWith("c:") && view.people.find(each => each.key === person.slice(2));
+    return String(added ? added.id : person);
+  },
+
   say: {
     here(view, entry) {
       if (entry.guest) {
         view.guests[entry.guest] = entry.state;
         return;
       }
-      const before = view.here[entry.person];
+      const person = RoomView.whom(view, entry.person);
+      const before = view.here[person];
       const late = entry.state === "late" ? entry.minute + view.facts.rehearsal.warm_up : null;
       const still = entry.state === "present" || entry.state === "absent" ? null : before && before[2];
-      view.here[entry.person] = [entry.state, entry.minute, late || still];
+      view.here[person] = [entry.state, entry.minute, late || still || null];
     },
     newcomer(view, entry) {
       if (view.people.some(person => person.key === entry.client)) return;
@@ -67,7 +74,7 @@ window.RoomView = {
     tick(view, entry) {
       entry.cells.split(" ").forEach(cell => {
         const at = cell.lastIndexOf(":");
-        const [person, item] = [cell.slice(0, at), cell.slice(at + 1)];
+        const [person, item] = [RoomView.whom(view, cell.slice(0, at)), cell.slice(at + 1)];
         const own = (view.cells[item] = view.cells[item] || {});
         own[person] = Math.max(own[person] || 0, Number(entry.rung));
       });
@@ -95,12 +102,15 @@ window.RoomView = {
       });
       Object.assign(line, { state: "running", begun: true, start: entry.minute, ended: false });
       const place = view.lines.indexOf(line);
-      view.lines.slice(0, place).forEach(each => {
-        if (each.state === "ahead") Object.assign(each, { state: "done", ended: true });
+      view.lines.slice(0, place).filter(each => each.state === "ahead").forEach(each => {
+        const start = Math.min(each.start, entry.minute);
+        const finish = Math.max(start, Math.min(each.finish, entry.minute));
+        Object.assign(each, { state: "done", ended: true, start, finish });
       });
     },
     end(view, line, entry) {
-      Object.assign(line, { state: "done", ended: true, finish: Math.max(line.start, entry.minute) });
+      const start = line.begun ? line.start : Math.min(line.start, entry.minute);
+      Object.assign(line, { state: "done", ended: true, start, finish: Math.max(start, entry.minute) });
     },
     shorten(view, line, entry) {
       line.minutes = entry.minutes;

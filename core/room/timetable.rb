@@ -107,8 +107,9 @@ module Core
       end
 
       def line(slot, cursor)
-        start = began(slot) || [planned(slot), cursor].max
-        finish = ended(slot) || overtaken?(slot) || due(slot, start)
+        over = overtaken?(slot)
+        start = began(slot) || [[planned(slot), cursor].max, over, ended(slot)].compact.min
+        finish = ended(slot) || finish(slot, start, over)
         state = state(slot, start, finish)
         lost = state == :done ? 0 : [finish - [start, ends].max, 0].max
         clash = state != :done && slot.busy.any? { |from, to| from < finish && start < to }
@@ -119,6 +120,11 @@ module Core
       # Not before people come, though it stands where another one stood.
       def planned(slot) = swapped?(slot) ? slot.earliest : slot.start
       def swapped?(slot) = steps.any? { |step| step.kind == "swap" && [step.slot, step.with].include?(slot.id) }
+
+      # Until what comes later was begun; what nobody began took no longer than was planned.
+      def finish(slot, start, over)
+        began(slot) && over ? over : [due(slot, start), over].compact.min
+      end
 
       # What was begun goes on until somebody ends it.
       def due(slot, start) = began(slot) ? [start + minutes(slot), now].max : start + minutes(slot)

@@ -223,6 +223,82 @@ RSpec.describe "in the room", :browser do
     expect(states).to eq("Ada" => "absent", "Bram" => "present")
   end
 
+  it "shows without a network what the server comes to once it is sent" do
+    go_in
+    each_case(5) do |random|
+      clear_the_evening
+      minute = lesson.start_minute + 6
+      it_is(minute)
+      before = facts
+      said = Array.new(14) { |i| random_entry(random, i, minute) }
+      said += steps(random, minute)
+      said += said.sample(3, random:).map.with_index { |one, i| undo_of(one, i, minute) }
+      shown = view(before, said, minute)
+      statuses = App::Room::Actions::TakeIn.new(rehearsal, director, said.map(&:stringify_keys), local).run
+      expect(statuses.map { |one| one[:status] }.uniq - %i[stored duplicate]).to eq []
+      expect(shown).to eq view(facts, [], minute)
+    end
+  end
+
+  def local = studio.local(App::Shared::Clock.now)
+  def facts = App::Room::Pages::Show.new(App::Reading::Evening.new(rehearsal.reload, director, local)).facts
+  def work = rehearsal.slots.order(:start_minute).select(&:work?)
+
+  def clear_the_evening
+    tables = %w[attendance_entries attendances evening_steps passes notes ledger_entries learning_states]
+    Records::Base.transaction do
+      Records::Base.connection.execute("SET LOCAL joinchain.clearing = 'on'")
+      tables.each { |table| Records::Base.connection.execute("DELETE FROM #{table}") }
+      piece.touch
+    end
+    App::Reading::PieceSnapshots.clear
+  end
+
+  # What a device shows, as far as it can be told: whatever is undone before it was sent is as if it was never said.
+  def view(facts, said, minute)
+    found = page.evaluate_script(<<~JS, facts.as_json, said.as_json, minute)
+      (() => {
+        const view = RoomView.of(arguments[0], arguments[1], arguments[2]);
+        const lines = view.lines.map(line => [line.slot, line.start, line.finish, line.state]);
+        const notes = view.notes.map(note => note.key);
+        const sorted = object => Object.entries(object).sort();
+        const cells = sorted(view.cells).map(([item, own]) => [item, sorted(own)]);
+        const { here, guests, passes } = view;
+        return JSON.stringify({ here: sorted(here), guests: sorted(guests), passes: sorted(passes), cells, notes, lines });
+      })()
+    JS
+    JSON.parse(found)
+  end
+
+  def entry(kind, number, minute, **more)
+    at = (App::Shared::Clock.now.to_f * 1000).to_i - 60_000 + (number * 1000)
+    { client: format("said%08d", number), kind:, at:, minute:, slot: lesson.id, **more }
+  end
+
+  def random_entry(random, number, minute)
+    person = dancers.sample(random:).id.to_s
+    case random.rand(6)
+    when 0, 1 then entry("here", number, minute, person:, state: Core::Room::Said::STATES.sample(random:))
+    when 2 then entry("tick", number, minute, cells: "#{person}:s#{lesson.section_ids.first}", rung: random.rand(1..5))
+    when 3 then entry("note", number, minute, note: %w[promise fix].sample(random:), about: "piece", text: "again")
+    when 4 then entry("here", number, minute, guest: %w[Aunt Uncle].sample(random:), state: "present")
+    else entry("pass", number, minute, from: 1, to: 1, row: 2, speed: 60)
+    end
+  end
+
+  # A slot begun, perhaps ended, perhaps the next begun.
+  def steps(random, minute)
+    first = random.rand(3)
+    all = [["begin", work[first]], ["end", work[first]], ["begin", work[first + 1]]]
+    all.first(random.rand(4)).each_with_index.map do |(step, slot), i|
+      entry("step", 30 + i, minute - 4 + (i * 2), step:, slot: slot.id)
+    end
+  end
+
+  def undo_of(one, number, minute)
+    entry("undo", 50 + number, minute, of: one[:client], was: one[:kind])
+  end
+
   it "asks before somebody signs out with something unsent, and keeps it" do
     go_in
     relay.cut

@@ -129,6 +129,91 @@ RSpec.describe "the room", :web do
     expect(last_response.status).to eq 401
   end
 
+  it "parks promises and questions until somebody says they are done, and parks them again" do
+    send_entries(entry("note", 1, note: "question", about: "piece", text: "left or right?"),
+                 entry("note", 2, note: "praise", about: "person", person: dancers[0].id.to_s, text: "sharp"))
+    expect(facts["notes"].map { |note| note["key"] }).to eq [key(1)]
+    expect(send_entries(entry("answer", 3, of: key(1)), entry("answer", 4, of: key(99)))).to eq %w[stored refused]
+    expect(facts["notes"]).to eq []
+    send_entries(entry("undo", 5, of: key(3), was: "answer", note: key(1)))
+    expect(facts["notes"].map { |note| note["text"] }).to eq ["left or right?"]
+    send_entries(entry("undo", 6, of: key(1), was: "note"))
+    expect(facts["notes"]).to eq []
+    about = studio.notes.find_by!(client_id: key(2))
+    expect([about.about, about.person_id, about.by_name]).to eq ["person", dancers[0].id, director.account.name]
+  end
+
+  it "says of each entry that it cannot keep why, in a sentence, and keeps the others" do
+    wrong = {
+      entry("here", 1, person: dancers[0].id.to_s, state: "asleep") => "nothing that can be said of somebody",
+      entry("here", 2, person: dancers[0].id.to_s, state: "present", minute: 2000) => "The time of it is missing",
+      entry("here", 3, person: "999999", state: "present") => "not in the studio any more",
+      entry("step", 4, step: "begin", slot: 999_999) => "a newer plan was told",
+      entry("step", 5, step: "swap", with: 999_999) => "a newer plan was told",
+      entry("pass", 6, from: 3, to: 2, speed: 100) => "not in the piece any more",
+      entry("tick", 7, cells: "999999:#{item}", rung: "3") => "None of these",
+      entry("note", 8, note: "fix", about: "piece", text: " ") => "can't be blank",
+      entry("undo", 9, of: key(77), was: "here") => "was not found"
+    }
+    right = here(dancers[1], "present", 10)
+    send_json "/rehearsals/#{rehearsal.id}/entries", { entries: [*wrong.keys, right] }
+    answers = JSON.parse(last_response.body)["entries"]
+    expect(answers.map { |each| each["status"] }).to eq([*["refused"] * wrong.size, "stored"])
+    answers.first(wrong.size).zip(wrong.values).each { |answer, words| expect(answer["why"]).to include words }
+  end
+
+  it "comes to the same whatever order two tablets send in, and however often" do
+    each_case(6) do |random|
+      Records::Base.connection.execute("SET LOCAL joinchain.clearing = 'on'")
+      [Records::AttendanceEntry, Records::Attendance].each { |model| model.where(studio_id: studio.id).delete_all }
+      said = Array.new(20) { |i| random_here(random, i) }
+      undone = said.sample(4, random:).map.with_index { |one, i| undo_of(one, 50 + i) }
+      tablets = (said + undone).partition { random.rand < 0.5 }
+      tablets = tablets.map { |own| own.sort_by { |one| one[:order] } }
+      queue = tablets.flat_map { |own| own.each_slice(3).to_a }.shuffle(random:).flatten
+      ready = queue.sort_by { |one| one[:kind] == "undo" ? 1 : 0 }
+      (ready + ready.sample(8, random:)).each_slice(7) do |some|
+        send_entries(*some.map { |one| one.except(:order) })
+      end
+      standing = said.reject { |one| undone.any? { |back| back[:of] == one[:client] } }
+      expect(states).to eq(last_said(standing))
+    end
+  end
+
+  def random_here(random, number)
+    at = (NOW.to_f * 1000).to_i - 100_000 + (number * 1000)
+    state = Core::Room::Said::STATES.sample(random:)
+    here(dancers.sample(random:), state, format("said%04d", number), at:).merge(order: number)
+  end
+
+  def undo_of(one, number)
+    entry("undo", format("back%04d", number), of: one[:client], was: "here").merge(order: number)
+  end
+
+  # {person id => what was said of them last}.
+  def last_said(said)
+    said.sort_by { |one| one[:at] }.to_h { |one| [one[:person].to_i, one[:state]] }.sort.to_h
+  end
+
+  it "shows where to go: today's rehearsal, the next to try out, or that there is none" do
+    get "/room"
+    expect(last_response.headers["location"]).to end_with "/rehearsals/#{rehearsal.id}/room"
+    App::Shared::Clock.frozen_at = NOW + 86_400
+    expect(get("/room").body).to include("Nothing is rehearsed today").and include("Try the screen with its slots")
+    studio.rehearsals.where.not(id: rehearsal.id).update_all(cancelled_at: NOW)
+    expect(get("/room").body).to include "No rehearsal is ahead"
+  end
+
+  it "keeps a number to ring only for who needs one, shows it to the team in the room, and says what is none" do
+    form = { "name" => dancers[0].name, "dances" => "1", "lock_version" => dancers[0].lock_version.to_s }
+    send_form "/people/#{dancers[0].id}", form.merge("rings" => "ask her mother")
+    expect(last_response.status).to eq 422
+    send_form "/people/#{dancers[0].id}", form.merge("rings" => "0555 010 11")
+    known = facts["people"].find { |person| person["id"] == dancers[0].id }
+    expect(known["rings"]).to eq "0555 010 11"
+    expect(get("/my/#{dancers[1].person_links.issue(studio_id: studio.id).last}").body).not_to include "0555"
+  end
+
   def ticked(page) = page.css("input[name='here[]'][checked]").map { |box| box["value"] }
 
   it "confirms an evening on one page: minutes from the room, how far each group got, who was there" do
