@@ -8,6 +8,7 @@ document.addEventListener("alpine:init", () => {
     ...window.RoomNotes,
     ...window.RoomCounting,
 
+    PARTS: /^\/(styles|scripts|fonts|images)\//,
     panel: "",
     told: "",
     undoable: null,
@@ -51,11 +52,17 @@ document.addEventListener("alpine:init", () => {
       // Without HTTPS only what was said survives a reload, not the page.
       this.keeps = "serviceWorker" in navigator && window.isSecureContext;
       if (!this.keeps) return;
+      navigator.serviceWorker.addEventListener("controllerchange", () => this.handOver());
       await navigator.serviceWorker.register("/room-keeper.js", { scope: "/rehearsals/" }).catch(() => {
         this.keeps = false;
       });
-      const ready = await navigator.serviceWorker.ready;
-      if (ready.active && !navigator.serviceWorker.controller) await fetch(location.href).catch(() => null);
+    },
+    // What was loaded before the keeper was there is asked for once more, so that it has it.
+    handOver() {
+      const loaded = performance.getEntriesByType("resource").map(each => new URL(each.name));
+      const parts = loaded.filter(url => url.origin === location.origin && this.PARTS.test(url.pathname));
+      const sounds = Array.from({ length: 9 }, (_, i) => `/sounds/${i + 1}.wav`);
+      [location.href, ...parts.map(url => url.href), ...sounds].forEach(url => fetch(url).catch(() => null));
     },
 
     // Minutes of the day, by the server's clock.

@@ -5,6 +5,7 @@ window.RoomClock = {
   have: "",
   once: "",
   over: "",
+  far: "",
   cuts: [],
   plan: [],
   following: null,
@@ -19,6 +20,7 @@ window.RoomClock = {
     this.slot = this.slotOf(this.line && this.line.slot) || this.slot;
     if (this.slot.id !== this.setFor && !this.calling) this.settings();
     this.minding = this.mind();
+    this.far = this.slot.reached ? `· we have up to eight ${this.slot.reached[0]} of ${this.slot.reached[1]}` : "";
     this.left = this.drawLeft(now);
     this.have = this.drawHave();
     this.head.time = this.clockOf(now);

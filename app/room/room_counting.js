@@ -84,8 +84,8 @@ window.RoomCounting = {
     if (!this.score) return;
     this.caller = this.caller || this.newCaller();
     this.caller.score = this.score;
-    this.caller.track = this.wanted.sound === "track" ? this.track() : null;
     this.panel = "";
+    this.caller.track = this.wanted.sound === "track" ? await this.track() : null;
     this.calling = await this.caller.start(this.wanted);
     this.draw();
   },
@@ -101,10 +101,17 @@ window.RoomCounting = {
     this.calling = false;
     this.draw();
   },
-  track() {
-    if (!this.score.track) return null;
-    this.$refs.track.src = this.$refs.track.dataset.kept || this.score.track.url;
-    return new RoomTrack(this.$refs.track);
+  // The whole file is fetched once and played from the device, so that it goes on without a network.
+  async track() {
+    const { track } = this.score;
+    if (!track) return null;
+    const audio = this.$refs.track;
+    if (audio.dataset.of === track.url) return this.player;
+    const answer = await fetch(track.url).catch(() => null);
+    audio.src = answer && answer.ok ? URL.createObjectURL(await answer.blob()) : track.url;
+    audio.dataset.of = track.url;
+    this.player = new RoomTrack(audio);
+    return this.player;
   },
   countPass(wanted, number) {
     const music = wanted.sound === "track";
