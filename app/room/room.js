@@ -30,7 +30,7 @@ document.addEventListener("alpine:init", () => {
       this.draw();
       setInterval(() => this.draw(), 1000);
       setInterval(() => this.send(), 5000);
-      setInterval(() => this.renew(), 20000);
+      setInterval(() => this.renew(), 15000);
       window.addEventListener("online", () => this.send());
       window.addEventListener("storage", () => this.draw());
       this.send();
@@ -105,7 +105,8 @@ document.addEventListener("alpine:init", () => {
     async send() {
       if (this.facts.rehearsal.trial) return;
       const before = this.queue.waiting().length;
-      if (before > 0 && (await this.queue.flush())) await this.renew();
+      const stale = this.view && this.view.stale;
+      if (before > 0 && (await this.queue.flush()) && stale) await this.renew();
       this.draw();
     },
     async renew() {

@@ -2,14 +2,15 @@
 
 module Core
   module Room
-    # What the rest of an evening comes to, minute by minute, should a slot end then: worked out before, so that a
-    # device without a network only looks it up.
+    # What the rest of an evening comes to, should a slot end then: worked out before, so that a device without a
+    # network only looks it up. Minute by minute for the slot that runs, in steps for those that come after it.
     class Outlook
       # minute: at which the slot ends; starts: {slot id => minute at which it then begins}; off: {slot id => minutes
       # lost}; clash: ids of slots whose people are then called elsewhere; cuts: [ReCuts::Cut].
       Outcome = Struct.new(:minute, :starts, :off, :clash, :cuts, keyword_init: true)
-      # Minutes behind the evening's end up to which it is told.
+      # Minutes behind the evening's end up to which it is told, and those from one to the next for slots still ahead.
       BEYOND = 20
+      STEP = 5
 
       def initialize(timetable)
         @timetable = timetable
@@ -24,7 +25,8 @@ module Core
       private
 
       def outcomes(line)
-        (line.finish..[@timetable.ends + BEYOND, line.finish].max).map { |minute| outcome(line, minute) }
+        last = [@timetable.ends + BEYOND, line.finish].max
+        (line.finish..last).step(line.state == :running ? 1 : STEP).map { |minute| outcome(line, minute) }
       end
 
       def outcome(line, minute)

@@ -79,19 +79,22 @@ module Core
       end
 
       def dropped = slots.select { |slot| of(slot, "drop").any? }
-      def of(slot, kind) = steps.select { |step| step.kind == kind && step.slot == slot.id }
+      def said = @said ||= steps.group_by { |step| [step.slot, step.kind] }
+      def of(slot, kind) = said.fetch([slot.id, kind], [])
       def began(slot) = of(slot, "begin").last&.minute
       def ended(slot) = of(slot, "end").last&.minute
       def minutes(slot) = of(slot, "shorten").last&.minutes || slot.minutes
 
       # As planned, with what was swapped.
       def order
-        @order ||= steps.select { |step| step.kind == "swap" }.reduce(slots.sort_by(&:start) - dropped) do |row, step|
+        @order ||= swaps.reduce(slots.sort_by(&:start).reject { |slot| of(slot, "drop").any? }) do |row, step|
           one = row.index { |slot| slot.id == step.slot }
           two = row.index { |slot| slot.id == step.with }
           one && two ? exchanged(row, one, two) : row
         end
       end
+
+      def swaps = @swaps ||= steps.select { |step| step.kind == "swap" }
 
       def exchanged(row, one, two)
         other = row.dup
@@ -100,11 +103,19 @@ module Core
         other
       end
 
-      # Whether something that comes later was begun already.
-      def overtaken?(slot)
-        later = order.drop(order.index(slot) + 1)
-        later.filter_map { |other| began(other) }.min
+      # {slot id => the minute at which something that comes later was begun already, or nil}.
+      def overtaken
+        @overtaken ||= begin
+          later = nil
+          order.reverse.to_h do |slot|
+            found = [slot.id, later]
+            later = [later, began(slot)].compact.min
+            found
+          end
+        end
       end
+
+      def overtaken?(slot) = overtaken[slot.id]
 
       def line(slot, cursor)
         over = overtaken?(slot)
@@ -119,7 +130,7 @@ module Core
 
       # Not before people come, though it stands where another one stood.
       def planned(slot) = swapped?(slot) ? slot.earliest : slot.start
-      def swapped?(slot) = steps.any? { |step| step.kind == "swap" && [step.slot, step.with].include?(slot.id) }
+      def swapped?(slot) = swaps.any? { |step| [step.slot, step.with].include?(slot.id) }
 
       # Until what comes later was begun; what nobody began took no longer than was planned.
       def finish(slot, start, over)

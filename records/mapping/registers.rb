@@ -22,6 +22,20 @@ module Records
         end
       end
 
+      # Folds every person again of whom anything was said; answers for how many something else stood there.
+      def rebuild(rehearsal)
+        people = rehearsal.attendance_entries.where.not(person_id: nil).distinct.pluck(:person_id)
+        before = states(rehearsal, people)
+        fold(rehearsal, people)
+        after = states(rehearsal, people)
+        people.count { |person| before[person] != after[person] }
+      end
+
+      def states(rehearsal, people)
+        rows = rehearsal.attendances.where(person_id: people).pluck(:person_id, :state, :minute)
+        rows.to_h { |id, *said| [id, said] }
+      end
+
       # Adds rows (of one rehearsal) and folds what they say of each person. Rows sent before (the same client_id) are
       # left as they are. Answers how many were new.
       def say(rehearsal, rows)
@@ -32,14 +46,15 @@ module Records
         end
       end
 
-      # People in the order of their ids, so that two who say something at once wait for each other.
+      # One after the other for a rehearsal, so that two tablets that speak of somebody at once wait for each other.
       def fold(rehearsal, people)
-        people.sort.each do |person|
-          row = rehearsal.attendances.find_or_initialize_by(person_id: person)
-          row.lock! if row.persisted?
-          last = rehearsal.attendance_entries.where(person_id: person).standing.in_order.last
-          last ? keep(row, last) : row.persisted? && row.destroy!
-        end
+        rehearsal.alone(:register) { people.each { |person| fold_one(rehearsal, person) } }
+      end
+
+      def fold_one(rehearsal, person)
+        row = rehearsal.attendances.find_or_initialize_by(person_id: person)
+        last = rehearsal.attendance_entries.where(person_id: person).standing.in_order.last
+        last ? keep(row, last) : row.persisted? && row.destroy!
       end
 
       def keep(row, last)
@@ -51,7 +66,7 @@ module Records
           by_name: last.by_name
         )
       end
-      private_class_method :keep
+      private_class_method :fold_one, :keep, :states
     end
   end
 end

@@ -43,8 +43,13 @@ module App
           :over if @rehearsal.date < @now.to_date - DAYS
         end
 
-        def written(sent)
+        # What two do at once may have to be begun again.
+        def written(sent, tries: 3)
           Records::Base.transaction { KINDS.fetch(sent.kind).new(@rehearsal, @member, sent, @now).run }
+        rescue ActiveRecord::TransactionRollbackError
+          raise if tries.zero?
+
+          written(sent, tries: tries - 1)
         rescue ActiveRecord::RecordInvalid => e
           e.record.errors.full_messages.first
         rescue StandardError => e

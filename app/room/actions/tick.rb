@@ -18,7 +18,7 @@ module App
 
         # "12:s3 14:s3", newcomers by their key.
         def cells
-          @cells ||= @sent.text("cells").split.first(400).map do |cell|
+          @cells ||= @sent.text("cells").split.first(Learning::Actions::RecordTicks::MOST).map do |cell|
             person, item = cell.match(/\A(c:[a-z0-9-]+|\d+):(.+)\z/)&.captures
             [newcomer(person), item]
           end

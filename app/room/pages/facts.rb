@@ -106,9 +106,17 @@ module App
 
         # {slot id => [[minute, starts, off, clash, cuts], …]}.
         def outlook
-          Core::Room::Outlook.new(timetable).all.transform_values do |outcomes|
-            outcomes.map { |each| [each.minute, each.starts, each.off, each.clash, each.cuts.map { |cut| cut(cut) }] }
+          kept_for_a_minute do
+            Core::Room::Outlook.new(timetable).all.transform_values do |outcomes|
+              outcomes.map { |each| [each.minute, each.starts, each.off, each.clash, each.cuts.map { |cut| cut(cut) }] }
+            end
           end
+        end
+
+        # Several tablets ask for the same.
+        def kept_for_a_minute(&)
+          season = Reading::SeasonSnapshots.of(@evening.studio, @evening.now)
+          season.memo([:outlook, rehearsal_row.id, @room&.id, @evening.minute, @evening.steps.map(&:id)], &)
         end
 
         def cut(cut)
