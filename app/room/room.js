@@ -21,7 +21,7 @@ document.addEventListener("alpine:init", () => {
     async init() {
       const element = document.getElementById("evening");
       this.room = element.dataset.room;
-      this.facts = JSON.parse(element.textContent);
+      this.facts = RoomPlain(JSON.parse(element.textContent));
       const { id, trial } = this.facts.rehearsal;
       this.queue = new RoomQueue(id, () => this.draw(), trial);
       this.newest();
@@ -41,7 +41,7 @@ document.addEventListener("alpine:init", () => {
     newest() {
       this.facts.received = this.facts.received || Date.now();
       const kept = this.queue.kept(this.room);
-      if (kept && kept.clock.ms > this.facts.clock.ms) this.facts = kept;
+      if (kept && kept.clock.ms > this.facts.clock.ms) this.facts = RoomPlain(kept);
       else this.queue.keep(this.facts, this.room);
       RoomQueue.erase(this.daysAgo(1));
     },
@@ -110,11 +110,11 @@ document.addEventListener("alpine:init", () => {
       this.draw();
     },
     async renew() {
-      if (this.facts.rehearsal.trial || this.queue.waiting().length > 0) return;
+      if (this.facts.rehearsal.trial) return;
       const facts = await this.queue.facts(this.room);
       if (!facts) return;
       facts.received = Date.now();
-      this.facts = facts;
+      this.facts = RoomPlain(facts);
       this.offset = facts.clock.ms - facts.received;
       this.queue.keep(facts, this.room);
       this.draw();
@@ -139,8 +139,9 @@ document.addEventListener("alpine:init", () => {
       this.view = RoomView.of(this.facts, this.queue.said(), this.minute());
       this.drawClock();
       this.drawHere();
-      this.drawTicks();
-      this.drawNotes();
+      if (this.panel === "here") this.drawSheet();
+      if (this.panel === "tick") this.drawTicks();
+      if (this.panel === "note") this.drawNotes();
       this.drawCounting();
       this.drawUnsent();
     },

@@ -8,6 +8,7 @@ window.RoomCaller = class {
 
   // score: as the server worked it out; shown: called with what is danced now; passed: after each whole pass.
   constructor(score, { shown, passed, ended }) {
+    RoomPlain(this);
     this.score = score;
     this.shown = shown;
     this.passed = passed;
@@ -200,6 +201,7 @@ window.RoomTrack = class {
   static TRIES = 4;
 
   constructor(audio) {
+    RoomPlain(this);
     this.audio = audio;
     this.off = 0;
     this.lead = 0;

@@ -37,20 +37,32 @@ window.RoomHere = {
     return ["present", "late"].includes(state) && !this.readyAt(id);
   },
 
+  // Everybody who is meant: those called, and whoever came besides.
+  meant() {
+    const { here, people } = this.view;
+    return people.filter(person => person.dances && (person.called !== null || here[person.id] || person.fresh));
+  },
+  within(shown) {
+    return shown.filter(person => ["present", "late", "marking", "resting"].includes(this.stateOf(person.id)));
+  },
+  guests() {
+    return Object.entries(this.view.guests).filter(([, state]) => state === "present");
+  },
   drawHere() {
-    const everybody = this.view.people;
-    const meant = person => person.called !== null || this.view.here[person.id] || person.fresh;
-    const shown = everybody.filter(person => person.dances && meant(person));
-    const inside = shown.filter(person => ["present", "late", "marking", "resting"].includes(this.stateOf(person.id)));
-    const guests = Object.entries(this.view.guests).filter(([, state]) => state === "present");
+    const shown = this.meant();
+    const [inside, guests] = [this.within(shown), this.guests()];
     const [here, all] = [inside, shown].map(people => people.length + guests.length);
     this.head.here = this.begun() ? `${here} of ${all} here` : "no register yet";
+  },
+  drawSheet() {
+    const shown = this.meant();
     this.unsaid = shown.filter(person => this.notSaid(person)).length;
     this.sheets = Math.max(Math.ceil(shown.length / this.PER_SHEET), 1);
     this.sheet = Math.min(this.sheet, this.sheets - 1);
     const from = this.sheet * this.PER_SHEET;
     this.tiles = shown.slice(from, from + this.PER_SHEET).map(person => this.tileOf(person));
-    this.inside = [...inside.map(person => person.name), ...guests.map(([name]) => `${name} (guest)`)];
+    const names = this.within(shown).map(person => person.name);
+    this.inside = [...names, ...this.guests().map(([name]) => `${name} (guest)`)];
     this.missing = shown.filter(person => this.waitedFor(person)).map(person => ({
       name: person.name,
       rings: person.rings,

@@ -1,12 +1,17 @@
 // What was said on this device in the room, kept until the server has answered for it. Everything is sent once, in
 // order; what the server cannot take is shown with its reason. Kept for the browser, not for the page: a reload, or a
 // flat battery, loses nothing.
+//
+// RoomPlain marks what is only read: Alpine would else watch every field of it, which costs more than drawing.
+window.RoomPlain = thing => Object.defineProperty(thing, "__v_skip", { value: true });
+
 window.RoomQueue = class {
   static NAME = "room-said";
   static FACTS = "room-facts-";
 
   // changed: called whenever something here is otherwise than before; trial: whether nothing is to be kept.
   constructor(rehearsal, changed, trial = false) {
+    RoomPlain(this);
     this.rehearsal = rehearsal;
     this.changed = changed;
     this.tried = trial ? [] : null;
@@ -26,8 +31,15 @@ window.RoomQueue = class {
     }
   }
 
+  // Read again only where somebody (this page, or another one here) has written.
   all() {
-    return this.tried || RoomQueue.read(RoomQueue.NAME, []);
+    if (this.tried) return this.tried;
+    const text = localStorage.getItem(RoomQueue.NAME);
+    if (text !== this.text) {
+      this.text = text;
+      this.list = RoomQueue.read(RoomQueue.NAME, []);
+    }
+    return this.list || [];
   }
   save(list) {
     if (this.tried) this.tried = list;
@@ -99,8 +111,18 @@ window.RoomQueue = class {
     );
   }
 
-  // The evening as the server has it now; what it was told before is in it.
+  // The evening as the server has it now; what it was told before is in it. Nothing is sent meanwhile, so that nothing
+  // is in both.
   async facts(room) {
+    if (this.busy) return null;
+    this.busy = true;
+    try {
+      return await this.asked(room);
+    } finally {
+      this.busy = false;
+    }
+  }
+  async asked(room) {
     const kept = this.own().filter(each => each.state === "kept").map(each => each.entry.client);
     const query = room ? `?room=${room}` : "";
     const facts = await this.json(`/rehearsals/${this.rehearsal}/evening${query}`);

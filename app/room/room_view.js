@@ -19,7 +19,7 @@ window.RoomView = {
       else if (!undone.has(entry.client)) RoomView.say[entry.kind](view, entry);
     });
     view.lines = RoomView.lay(view.lines, minute);
-    return view;
+    return RoomPlain(view);
   },
 
   line([slot, start, finish, state, lost, begun, minutes]) {

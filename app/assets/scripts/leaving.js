@@ -20,6 +20,10 @@
     const yesterday = new Date(Date.now() - 86400000).toISOString().slice(0, 10);
     return read(name, { rehearsal: { date: "" } }).rehearsal.date < yesterday;
   };
+  const before = Date.now() - 2 * 86400000;
+  const said = read(SAID, []);
+  const needed = said.filter(each => each.state === "waiting" || each.entry.at > before);
+  if (needed.length < said.length) localStorage.setItem(SAID, JSON.stringify(needed));
   const past = facts().filter(old);
   past.forEach(name => localStorage.removeItem(name));
   if (past.length > 0 && facts().length === 0) forgetPages();
