@@ -121,6 +121,9 @@ RSpec.describe "the demo", :browser do
       "#{piece}/calls",
       "/rehearsals/#{studio.rehearsals.first.id}/call-sheet",
       "/rehearsals/#{studio.rehearsals.last.id}/call-sheet?print=a4",
+      "/rehearsals/#{studio.rehearsals.first.id}/afterwards",
+      "/rehearsals/#{studio.rehearsals.find_by!(date: NOW.to_date).id}/room",
+      "/room",
       token
     ]
   end
