@@ -5,14 +5,15 @@ module Records
   module Said
     extend ActiveSupport::Concern
 
-    included do
-      scope :in_order, -> { order(:said_at, :id) }
+    included { scope :in_order, -> { order(:said_at, :id) } }
+
+    class_methods do
       # Neither undone nor an undoing.
-      scope :standing, lambda {
-        undoing = "SELECT 1 FROM #{table_name} back WHERE back.studio_id = #{table_name}.studio_id " \
-                  "AND back.undoes = #{table_name}.client_id"
-        where(undoes: nil).where("NOT EXISTS (#{undoing})")
-      }
+      def standing
+        back = arel_table.alias("back")
+        named = back[:studio_id].eq(arel_table[:studio_id]).and(back[:undoes].eq(arel_table[:client_id]))
+        where(undoes: nil).where(Arel::SelectManager.new(back).project(back[:id]).where(named).exists.not)
+      end
     end
   end
 end
