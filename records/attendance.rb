@@ -6,5 +6,6 @@ module Records
     belongs_to :studio
     belongs_to :rehearsal
     belongs_to :person
+    before_validation { self.state ||= present ? "present" : "absent" }
   end
 end

@@ -12,7 +12,8 @@ RSpec.describe "a rehearsal track", :web do
   before { sign_in director }
 
   def attach(path, name: "winter.wav", type: "audio/wav")
-    send_form "/pieces/#{piece.id}/track", { "file" => Rack::Test::UploadedFile.new(path, type, original_filename: name) }
+    file = Rack::Test::UploadedFile.new(path, type, original_filename: name)
+    send_form "/pieces/#{piece.id}/track", { "file" => file }
   end
 
   def track = piece.uploads.tracks.last
