@@ -160,7 +160,8 @@ window.RoomClock = {
     const { people, have } = this.havers();
     const minutes = this.passMinutes(people.length);
     const off = this.outcome(Math.max(now + minutes, this.line.start + this.line.minutes));
-    const after = off && Object.keys(off[2]).length > 0 ? this.falls(off[2]) : "nothing falls off";
+    const known = off && (Object.keys(off[2]).length > 0 ? this.falls(off[2]) : "nothing falls off");
+    const after = known || "what falls off is not known before there is a network again";
     this.once = `${have.length} of ${people.length} have it. One more pass: ${this.half(minutes)} min; ${after}.`;
   },
   // Minutes of another pass, with its count-in and until everybody is back in place, up to the next half.

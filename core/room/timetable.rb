@@ -6,8 +6,8 @@ module Core
     # rest comes. Nothing is begun before people were told to come; what takes longer pushes the rest back.
     class Timetable
       # id; start, minutes: as planned, minutes of the day; work: whether it is work (a warm-up, a rest or a cool-down
-      # is neither dropped nor shortened); busy: [[from, to], …] when some of its people are called elsewhere; earliest:
-      # the minute from which all of them were told to be there.
+      # is neither dropped nor shortened); busy: [[from, to], …] when some of its people are called elsewhere;
+      # earliest: the minute from which all of them were told to be there.
       class Slot < Values::Value.of(:id, :start, :minutes, work: true, busy: [].freeze, earliest: 0)
         # A slot is not cut below this, nor below half of what was planned.
         LEAST = 10

@@ -5,6 +5,13 @@ module App
     module Actions
       # Undoes one entry of the log by adding another.
       class TakeBack
+        # The row of the log that takes another one back.
+        def self.line(piece, entry, account, today)
+          Shared::LogLine.of(piece, account, today).merge(
+            entry.slice(:person_id, :item_key, :track, :layer, :covers_person_id).symbolize_keys
+          ).merge(kind: "undone", rung: 0, undoes_id: entry.id, client_id: "undo:#{entry.id}")
+        end
+
         def initialize(entry, account, today)
           @entry = entry
           @account = account
@@ -23,11 +30,7 @@ module App
         def undone?(piece) = piece.ledger_entries.exists?(undoes_id: @entry.id)
         def refold(piece) = Records::Mapping::Learnings.refold(piece, [Records::Mapping::Learnings.key_of(@entry)])
 
-        def undoing(piece)
-          Shared::LogLine.of(piece, @account, @today).merge(
-            @entry.slice(:person_id, :item_key, :track, :layer, :covers_person_id).symbolize_keys
-          ).merge(kind: "undone", rung: 0, undoes_id: @entry.id, client_id: "undo:#{@entry.id}")
-        end
+        def undoing(piece) = TakeBack.line(piece, @entry, @account, @today)
       end
     end
   end

@@ -53,9 +53,7 @@ module App
         end
 
         def undoing(piece, row)
-          Shared::LogLine.of(piece, @member.account, @rehearsal.date).merge(
-            row.slice(:person_id, :item_key, :track, :layer, :covers_person_id).symbolize_keys
-          ).merge(kind: "undone", rung: 0, undoes_id: row.id, client_id: "undo:#{row.id}")
+          Learning::Actions::TakeBack.line(piece, row, @member.account, @rehearsal.date)
         end
 
         def take_back_note
