@@ -10,9 +10,13 @@ window.RoomHere = {
   adding: false,
   inside: [],
   missing: [],
+  waited: 0,
+  unreached: "",
   newName: "",
   newGroup: "",
   PER_SHEET: 30,
+  RING_AT_ONCE: 21,
+  ringMore: "",
 
   stateOf(id) {
     return (this.view.here[id] || [])[0];
@@ -63,12 +67,18 @@ window.RoomHere = {
     this.tiles = shown.slice(from, from + this.PER_SHEET).map(person => this.tileOf(person));
     const names = this.within(shown).map(person => person.name);
     this.inside = [...names, ...this.guests().map(([name]) => `${name} (guest)`)];
-    this.missing = shown.filter(person => this.waitedFor(person)).map(person => ({
+    const waited = shown.filter(person => this.waitedFor(person));
+    this.waited = waited.length;
+    const [ring, others] = [waited.filter(person => person.rings), waited.filter(person => !person.rings)];
+    this.missing = ring.slice(0, this.RING_AT_ONCE).map(person => ({
       name: person.name,
       rings: person.rings,
       call: `tel:${person.rings.replace(/[^\d+]/g, "")}`,
       since: this.clockOf(person.called),
     }));
+    this.unreached = others.map(person => `${person.name} (${this.clockOf(person.called)})`).join(", ");
+    const more = ring.length - this.missing.length;
+    this.ringMore = more > 0 ? `and ${more} more with a number: tap first who is here` : "";
   },
   waitedFor(person) {
     return person.called !== null && person.called <= this.minute() && this.notSaid(person);
@@ -81,10 +91,12 @@ window.RoomHere = {
     const ready = this.readyAt(person.id);
     const away = !state && this.facts.away.includes(person.id);
     const word = away ? "away today" : state ? this.STATES[state] : "";
+    const covered = person.understudies && (away || ["absent", "left", "resting"].includes(state));
+    const said = covered ? `${word}, understudy ${person.understudies}` : word;
     return {
       id: person.id,
       name: person.name,
-      word: ready ? `warm up first, ready ${this.clockOf(ready)}` : word,
+      word: ready ? `warm up first, ready ${this.clockOf(ready)}` : said,
       css: away ? "absent" : state || "unsaid",
     };
   },

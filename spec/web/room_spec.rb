@@ -49,6 +49,13 @@ RSpec.describe "the room", :web do
     expect(facts["notes"].map { |note| note["text"] }).to eq(["the lift"])
   end
 
+  it "tells the room who was named to step in for whom" do
+    piece.understudies.create!(studio_id: studio.id, person_id: dancers[2].id, covers_person_id: dancers[0].id,
+                               created_at: NOW)
+    said = facts["people"].to_h { |each| [each["id"], each["understudies"]] }
+    expect(said).to include(dancers[0].id => "Cleo", dancers[2].id => "")
+  end
+
   it "goes by what was said last, whichever tablet sends it first, and undoes what is named" do
     late = { at: (NOW.to_f * 1000).to_i - 60_000 }
     send_entries(here(dancers[0], "present", 1))

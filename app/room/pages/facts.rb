@@ -46,7 +46,17 @@ module App
           rows = @evening.studio.people.present.order(:name).select { |row| row.dances || @evening.called.key?(row.id) }
           rows.map do |row|
             { id: row.id, name: row.name, short: row.first_name, groups: groups.fetch(row.id, ""), rings: row.rings,
-              called: @evening.called[row.id], dances: row.dances, key: row.client_id }
+              called: @evening.called[row.id], dances: row.dances, key: row.client_id,
+              understudies: understudies.fetch(row.id, []).join(", ") }
+          end
+        end
+
+        # {person id => first names of those who were named to step in for them}.
+        def understudies
+          @understudies ||= begin
+            rows = Records::Understudy.where(piece_id: pieces.map(&:id)).order(:id).pluck(:covers_person_id, :person_id)
+            names = @evening.studio.people.present.where(id: rows.map(&:last)).to_h { |row| [row.id, row.first_name] }
+            rows.uniq.group_by(&:first).transform_values { |pairs| pairs.filter_map { |_, id| names[id] } }
           end
         end
 
