@@ -8,6 +8,12 @@ module Records
     validates :from_date, :to_date, presence: true
     validate :in_order
 
+    # Ids of those of a studio who cannot come on a day at all.
+    def self.whole_days(studio, date)
+      studio.absences.where(from_minute: nil, to_minute: nil)
+        .where("from_date <= :date AND to_date >= :date", date:).distinct.pluck(:person_id)
+    end
+
     private
 
     def in_order

@@ -51,6 +51,9 @@ module Records
     has_many :formations
     has_many :uploads
     has_many :notes
+    has_many :runs, class_name: "Records::Run"
+    has_many :troubles
+    has_many :drills
     has_many :version_people, class_name: "Records::VersionPerson"
 
     normalizes :title, with: ->(title) { title.to_s.gsub(/\s+/, " ").strip }

@@ -12,6 +12,8 @@ module Records
     has_many :evening_steps
     has_many :passes, class_name: "Records::Pass"
     has_many :notes
+    has_many :runs, class_name: "Records::Run"
+    has_many :drills
     validates :date, presence: true
     validates :start_minute, numericality: { only_integer: true, in: 0..1435 }
     validates :end_minute, numericality: { only_integer: true, in: 5..1440 }

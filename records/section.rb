@@ -28,7 +28,7 @@ module Records
     has_many :teachings
     has_many :eights, -> { order(:position) }, dependent: :delete_all
     has_many :parts
-    has_many :corrections
+    has_many :notes
     has_many :links
     has_many :versions
     normalizes :name, with: ->(name) { name.to_s.gsub(/\s+/, " ").strip }

@@ -12,7 +12,6 @@ module Records
     has_many :own_steps
     has_many :word_meanings
     has_many :asides
-    has_many :corrections
     has_many :versions
     has_many :attendances
     has_many :agreements
@@ -52,6 +51,15 @@ module Records
     has_many :passes, class_name: "Records::Pass"
     has_many :notes
     has_many :uploads
+    has_many :runs, class_name: "Records::Run"
+    has_many :run_steps, class_name: "Records::RunStep"
+    has_many :troubles
+    has_many :trouble_people, class_name: "Records::TroublePerson"
+    has_many :drills
+    has_many :drill_people, class_name: "Records::DrillPerson"
+    has_many :givings
+    has_many :consents
+    has_many :clip_people, class_name: "Records::ClipPerson"
 
     validates :name, presence: true, length: { maximum: 80 }
     validates :time_zone, inclusion: { in: ->(_) { TZInfo::Timezone.all_identifiers } }
@@ -71,7 +79,9 @@ module Records
       "to_music" => 5,
       "learned_way" => "ticks",
       "clean_runs" => 3,
-      "self_reports" => false
+      "self_reports" => false,
+      "clips" => false,
+      "clips_for_dancers" => false
     }.freeze
 
     # What steps are called here: the studio's own words before the known ones, and what words mean to each teacher.

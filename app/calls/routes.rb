@@ -5,6 +5,7 @@ module App
     # Call sheets, on the screen and on paper.
     module Routes
       def self.registered(app)
+        app.helpers Danced
         app.allow(:member, get: "/calls") { page "calls/index", Pages::Index.new(member, local_now) }
         app.allow(:member, get: "/pieces/:piece/calls") do
           page "calls/index", Pages::Index.new(member, local_now, piece:)
@@ -19,6 +20,7 @@ module App
             next page("calls/call_sheet", shown, paper: nil, status: code)
           end
 
+          danced_anew(rehearsal)
           say t("register.saved")
           redirect "/rehearsals/#{rehearsal.id}/call-sheet#register"
         end
@@ -29,6 +31,13 @@ module App
                Pages::CallSheet.new(rehearsal, member, local_now),
                layout: params["print"] ? :paper : :layout,
                paper: params["print"]
+        end
+      end
+
+      # Who danced the runs of an evening hangs on its register.
+      module Danced
+        def danced_anew(rehearsal)
+          rehearsal.runs.standing.each { |run| Runs::Actions::WriteDanced.new(run, member, local_now).run }
         end
       end
 
@@ -48,6 +57,7 @@ module App
             next page("calls/afterwards", shown, status: result.value.conflicts.any? ? 409 : 422)
           end
 
+          danced_anew(rehearsal)
           say t("calls.confirmed")
           redirect "/rehearsals/#{rehearsal.id}/afterwards"
         end

@@ -28,14 +28,23 @@ module App
       private
 
       def clear
+        files
         Records::Studio.connection.execute("SET LOCAL joinchain.clearing = 'on'")
         Records::Studio.where(demo: true).delete_all
         Records::Account.where("email LIKE ?", "%@#{World::DOMAIN}").delete_all
       end
 
+      # What was attached goes with the studio.
+      def files
+        uploads = Records::Upload.where(removed_at: nil, studio_id: Records::Studio.where(demo: true).select(:id)).to_a
+        ActiveRecord.after_all_transactions_commit do
+          uploads.each { |upload| (upload.kind == "track" ? Shared::TrackFile : Shared::ClipFile).kept(upload).delete }
+        end
+      end
+
       def studio
         @studio = Records::Studio.create!(name: World::STUDIO, demo: true,
-                                          settings: { "new_eights" => 4, "self_reports" => true })
+                                          settings: { "new_eights" => 4, "self_reports" => true, "clips" => true })
         @monday = @studio.today(@now).beginning_of_week
         World::CHOREOGRAPHERS.each do |name, (tape, initials)|
           @studio.people.create!(name:, tape:, initials:, dances: false, teaches: true, adult: true)

@@ -88,8 +88,12 @@ module App
         altered = @piece.links.find { |link| link.changes_made.any? }
         Steps::CORRECTIONS.each do |name, list|
           section = @piece.sections.find { |each| each.name == name }
-          list.each do |eight, count, text|
-            section.corrections.create!(studio: @studio, eight:, count:, text:, by_name: section.choreographer.name)
+          list.each_with_index do |(eight, count, text), i|
+            section.notes.create!(
+              studio: @studio, piece: @piece, kind: "correction", about: "section", row: eight,
+              at: count && ((count - 1) * Records::Note::TWELFTHS), text:, by_name: section.choreographer.name,
+              said_at: (@now.to_f * 1000).to_i, client_id: "watch-#{section.id}-#{i}", created_at: @now
+            )
           end
         end
         altered.update!(
@@ -234,6 +238,7 @@ module App
         History.new(@piece, first, @director, @studio.local(@now)).write
         SignOffs.new(@piece, @director, @studio.local(@now)).write
         Evening.new(@piece, @director, @studio.local(@now)).write
+        Runs.new(@piece, @studio.memberships.find_by!(account: @director), @studio.local(@now)).write
         @piece.reload
         Planning::Actions::Publish.new(
           Planning::Actions::Make.new(@piece, @director, @studio.local(@now), way: "repair").run,

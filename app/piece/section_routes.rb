@@ -48,10 +48,10 @@ module App
         end
         app.allow :member, post: "/pieces/:piece/corrections/:id/settle", takes: { to: :text } do
           permit Policy, piece, :tick?
-          correction = find(studio.corrections.where(section_id: piece.sections.ids))
-          correction.update!(settled_at: (correction.settled_at || Shared::Clock.now if wanted?))
-          say t(correction.settled_at ? "corrections.settled" : "corrections.back"),
-              undo: ("/pieces/#{piece.id}/corrections/#{correction.id}/settle?to=no" if correction.settled_at)
+          correction = find(piece.notes.standing.where(kind: Records::Note::WATCHED, about: "section"))
+          correction.settle(wanted?, account.name, Shared::Clock.now)
+          say t(wanted? ? "corrections.settled" : "corrections.back"),
+              undo: ("/pieces/#{piece.id}/corrections/#{correction.id}/settle?to=no" if wanted?)
           redirect "/pieces/#{piece.id}/steps?section=#{correction.section_id}"
         end
       end

@@ -131,7 +131,8 @@ module App
 
       def wishes
         @wishes ||= { runs: setting("full_runs"), done_runs:, away: season.away_shares, cleaning: setting("cleaning"),
-                      today: now.to_date, missed:, quorum: setting("quorum"), reached:, held: }
+                      today: now.to_date, missed:, quorum: setting("quorum"), reached:, held:,
+                      drills: DrillWishes.of(piece, work.order, items, today: now.to_date) }
       end
 
       def setting(name) = what_if.settings.fetch(name) { piece.setting(name) }

@@ -51,11 +51,17 @@ module App
         names(slot.plan.piece).of(dancers)
       end
 
-      def cautions = hazards.map { |hazard| [I18n.t("hazards.#{hazard}.name"), I18n.t("hazards.#{hazard}.care")] }
+      def cautions
+        hazards.map { |hazard| [I18n.t("hazards.#{hazard}.name"), I18n.t("hazards.#{hazard}.care")] } +
+          collisions.map { |trouble| [I18n.t("collisions.name"), I18n.t("collisions.care", place: trouble.place)] }
+      end
+
+      # Where somebody ran into somebody in what is danced, and nobody has settled it.
+      def collisions = @collisions ||= pieces.flat_map { |piece| OpenCollisions.of(piece, sections.map(&:id)) }
       def bring = sections.filter_map { |section| section.bring.empty? ? nil : "#{section.name}: #{section.bring}" }
 
       def watch
-        studio.corrections.open.where(section_id: sections.map(&:id)).includes(:section)
+        studio.notes.corrections.where(section_id: sections.map(&:id)).includes(:section)
           .map { |each| ["#{each.section.name}#{" #{each.place}" if each.place}", each.text] }
       end
 

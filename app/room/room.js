@@ -7,6 +7,7 @@ document.addEventListener("alpine:init", () => {
     ...window.RoomTicks,
     ...window.RoomNotes,
     ...window.RoomCounting,
+    ...window.RoomRunning,
 
     PARTS: /^\/(styles|scripts|fonts|images)\//,
     panel: "",
@@ -127,6 +128,7 @@ document.addEventListener("alpine:init", () => {
       this.panel = this.panel === panel ? "" : panel;
       if (this.panel === "tick") this.beginTick();
       if (this.panel === "note") this.beginNote();
+      if (this.panel === "run") this.beginRunPanel();
       this.draw();
     },
 
@@ -143,6 +145,7 @@ document.addEventListener("alpine:init", () => {
       if (this.panel === "tick") this.drawTicks();
       if (this.panel === "note") this.drawNotes();
       this.drawCounting();
+      if (this.panel === "run") this.drawRun();
       this.drawUnsent();
     },
     drawUnsent() {

@@ -16,15 +16,16 @@ window.RoomCaller = class {
     this.running = false;
   }
 
-  // Everything that is counted, in order, in seconds from the beginning. wanted: {from, to, row, speed (%), loops,
+  // Everything that is counted, in order, in seconds from the beginning. wanted: {from, to, row, toRow, speed (%),
+  // loops,
   // rest, countIn (beats)}.
   static plan(score, wanted) {
     const speed = wanted.speed / 100;
     const links = score.links.filter(link => link.i >= wanted.from && link.i <= wanted.to);
     const events = [];
     if (links.length === 0) return { events, seconds: 0, passes: [] };
-    const counts = RoomCaller.counts(links, wanted.row || 1);
-    const [first, end] = [counts[0].second, links[links.length - 1].e];
+    const { counts, end } = RoomCaller.span(links, wanted.row || 1, wanted.toRow || 0);
+    const first = counts[0].second;
     const lead = links[0].lead;
     const passes = [];
     let at = 0;
@@ -50,6 +51,14 @@ window.RoomCaller = class {
       events.push({ ...more, kind: "lead", at: from + i * length, called: number, first: false, second });
     }
     return from + beats * length;
+  }
+
+  // Counts from an eight of the first link to an eight of the last one (0: all of it), and the second they end at.
+  static span(links, row, toRow) {
+    const all = RoomCaller.counts(links, row);
+    const last = links[links.length - 1];
+    const beyond = toRow ? all.findIndex(count => count.link === last && count.eight > toRow) : -1;
+    return beyond > 0 ? { counts: all.slice(0, beyond), end: all[beyond].second } : { counts: all, end: last.e };
   }
 
   // Counts from an eight of the first link on.

@@ -14,6 +14,7 @@ window.RoomCounting = {
   lanes: [],
   links: [],
   rows: [],
+  drills: [],
   summary: "",
   passed: "",
   hasTrack: false,
@@ -30,7 +31,8 @@ window.RoomCounting = {
     this.score = this.facts.scores[slot.piece];
     const slow = slot.rung < 3;
     const [from, speed] = [slot.from || 1, slow ? 60 : 100];
-    this.wanted = { ...this.wanted, from, to: slot.to || from, row: 1, speed };
+    this.wanted = { ...this.wanted, from, to: slot.to || from, row: 1, toRow: 0, speed };
+    this.drills = this.facts.drills.filter(drill => drill.piece === slot.piece);
     this.wanted.countIn = this.score ? this.score.beats : 4;
     this.last = null;
   },
@@ -43,7 +45,8 @@ window.RoomCounting = {
     const first = this.score.links[from - 1];
     this.rows = first ? Array.from({ length: first.eights }, (_, i) => i + 1) : [];
     const span = from === to ? first && first.n : `${first && first.n} to ${this.score.links[to - 1].n}`;
-    const start = row > 1 ? `, from eight ${row}` : "";
+    const until = this.wanted.toRow ? ` to eight ${this.wanted.toRow}` : "";
+    const start = row > 1 || until ? `, from eight ${row}${until}` : "";
     const passes = this.view.passes[this.slot.id] || 0;
     this.summary = `${span}${start} · ${speed} %${loops > 1 ? ` · ${loops} times` : ""}`;
     this.passed = passes === 0 ? "no pass yet" : passes === 1 ? "1 pass" : `${passes} passes`;
@@ -61,6 +64,7 @@ window.RoomCounting = {
 
   set(name, value) {
     this.wanted = { ...this.wanted, [name]: value };
+    if (["from", "to", "row"].includes(name)) this.wanted.toRow = 0;
     if (name === "from" && this.wanted.to < value) this.wanted.to = value;
     if (name === "to" && this.wanted.from > value) this.wanted.from = value;
     if (name === "from") this.wanted.row = 1;
@@ -77,6 +81,11 @@ window.RoomCounting = {
   },
 
   async go() {
+    if (this.underWay()) {
+      if (this.calling) this.stopRun();
+      if (this.panel !== "run") this.open("run");
+      return;
+    }
     if (this.calling) {
       this.stopCalling();
       return;
@@ -92,8 +101,8 @@ window.RoomCounting = {
   newCaller() {
     return new RoomCaller(this.score, {
       shown: event => this.showCount(event),
-      passed: (wanted, number) => this.countPass(wanted, number),
-      ended: () => this.stopCalling(),
+      passed: (wanted, number) => this.underWay() || this.countPass(wanted, number),
+      ended: () => (this.underWay() ? this.runEnded() : this.stopCalling()),
     });
   },
   stopCalling() {

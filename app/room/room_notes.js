@@ -26,7 +26,9 @@ window.RoomNotes = {
   placeNow() {
     const at = this.last;
     if (!at || !at.link) return this.slot.title;
-    return `${at.link.n}, eight ${at.eight}, count ${at.called}`;
+    const { n, o, of } = at.link;
+    const name = of > 1 ? `${n} (${o} of ${of})` : n;
+    return `${name}, eight ${at.eight}, count ${at.called}`;
   },
 
   pickKind(kind) {
@@ -44,6 +46,7 @@ window.RoomNotes = {
     const at = this.last && this.last.link ? this.last : null;
     const where = at ? { link: at.link.i, row: at.eight, twelfths: (at.place || 0) * 12 } : { link: this.slot.from };
     const more = { slot: this.slot.id, note: kind, about, text: text.trim(), section: this.slot.section, ...where };
+    if (this.view.run) more.run = this.view.run.client;
     if (about === "person") more.person = person;
     if (about === "group") more.group = group;
     this.say("note", more, "Noted");

@@ -9,6 +9,8 @@ window.RoomView = {
       passes: { ...facts.passes },
       cells: Object.fromEntries(Object.entries(facts.cells).map(([key, own]) => [key, { ...own }])),
       notes: [...facts.notes],
+      run: facts.run,
+      troubles: facts.run ? [...facts.run.troubles] : [],
       people: [...facts.people],
       lines: facts.lines.map(RoomView.line),
       stale: false,
@@ -83,6 +85,23 @@ window.RoomView = {
       if (entry.note !== "promise" && entry.note !== "question") return;
       view.notes.push({ key: entry.client, kind: entry.note, text: entry.text, by: "" });
     },
+    run(view, entry) {
+      view.run = { client: entry.client, kind: entry.run_kind };
+      view.troubles = [];
+    },
+    run_step(view, entry) {
+      if (view.run && view.run.client === entry.run && entry.step === "end") view.run = null;
+    },
+    trouble(view, entry) {
+      if (!view.run || view.run.client !== entry.run) return;
+      view.troubles = view.troubles.filter(each => each.client !== entry.client);
+      view.troubles.push({ client: entry.client, name: entry.name, kind: "", people: "", group: "", everyone: false });
+    },
+    word(view, entry) {
+      const { of, kind_of: kind, group, people, everyone } = entry;
+      const said = { kind, group, people, everyone };
+      view.troubles = view.troubles.map(each => (each.client === of ? { ...each, ...said } : each));
+    },
     answer(view, entry) {
       view.notes = view.notes.filter(note => note.key !== entry.of);
     },
@@ -132,6 +151,9 @@ window.RoomView = {
     if (entry.was === "here" && entry.before) view.here[entry.person] = entry.before;
     else if (entry.was === "here") delete view.here[entry.person];
     if (entry.was === "pass") view.passes[entry.slot] = Math.max((view.passes[entry.slot] || 0) - 1, 0);
+    if (entry.was === "trouble") view.troubles = view.troubles.filter(each => each.client !== entry.of);
+    if (entry.was === "run" && view.run && view.run.client === entry.of) view.run = null;
+    if (entry.was === "run_step" || entry.was === "word") view.stale = true;
     if (entry.was === "note") view.notes = view.notes.filter(note => note.key !== entry.of);
     if (entry.was === "step" || entry.was === "tick") view.stale = true;
   },

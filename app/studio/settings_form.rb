@@ -21,12 +21,12 @@ module App
         }
       end
 
-      # What counts as learned, and whether dancers report what they have.
+      # What counts as learned, what dancers report and see, and whether there are clips.
       def learning(studio)
         {
           "learned_way" => studio.setting("learned_way"),
           "clean_runs" => studio.setting("clean_runs").to_s,
-          "self_reports" => studio.setting("self_reports") ? "yes" : "no"
+          **%w[self_reports clips clips_for_dancers].to_h { |name| [name, studio.setting(name) ? "yes" : "no"] }
         }
       end
 

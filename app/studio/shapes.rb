@@ -11,6 +11,8 @@ module App
         learned_way: :text,
         clean_runs: :text,
         self_reports: :text,
+        clips: :text,
+        clips_for_dancers: :text,
         **Figures::RANGES.to_h { |name, _| [name.to_sym, :text] }
       }.freeze
     end

@@ -62,6 +62,9 @@ module App
       register Learning::PanelRoutes
       register Planning::Routes
       register Calls::Routes
+      register Runs::Routes
+      register Runs::NoteRoutes
+      register Runs::ClipRoutes
       register Room::Routes
       register MyPart::Routes
 

@@ -19,6 +19,7 @@ module App
         [:spacing, "/spacing"],
         [:who_has_it, "/who-has-it"],
         [:plan, "/plan"],
+        [:runs, "/runs"],
         [:calls, "/calls"]
       ].freeze
       attr_reader :member, :account, :flash

@@ -6,6 +6,8 @@ module App
     module Stack
       WEEK = 7 * 86_400
       MEGABYTE = 1024 * 1024
+      # Where files are sent, and how much of them.
+      UPLOADS = { %r{\A/pieces/\d+/track\z} => 40 * MEGABYTE, %r{\A/pieces/\d+/clips\z} => 200 * MEGABYTE }.freeze
 
       module_function
 
@@ -19,7 +21,7 @@ module App
               urls: %w[/styles /scripts /fonts /images /sounds /favicon.svg /manifest.webmanifest],
               root: "public",
               header_rules: [[:all, { "cache-control" => "public, max-age=#{WEEK}" }]]
-          use Middleware::BodyLimit, bytes: 2 * MEGABYTE, files: { %r{\A/pieces/\d+/track\z} => 40 * MEGABYTE }
+          use Middleware::BodyLimit, bytes: 2 * MEGABYTE, files: UPLOADS
           use Middleware::ReadableRequest
           use Rack::Timeout, service_timeout: 30 unless Settings.test?
           use Middleware::Connections

@@ -21,7 +21,7 @@ module Core
           last_danced_on: refreshing.map(&:day).max,
           signed_off: valid.any? { |entry| entry.kind == "signed_off" },
           changed: changed?(valid),
-          clean: valid.count { |entry| entry.kind == "danced" && entry.rung >= learned_from },
+          clean: valid.count { |entry| Entry::CLEAN.include?(entry.kind) && entry.rung >= learned_from },
           reviewed: valid.any? { |entry| entry.kind == "clip_reviewed" && entry.rung >= learned_from },
           reported: reported(valid)
         )

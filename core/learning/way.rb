@@ -13,10 +13,10 @@ module Core
 
       # cell: Cell; ladder: Ladder.
       def learned?(cell, ladder)
+        return cell.clean >= runs if name == "clean_runs"
         return false unless ladder.learned?(cell.rung)
 
         case name
-        when "clean_runs" then cell.clean >= runs
         when "confirmed" then cell.signed_off
         when "clip" then cell.reviewed
         else true
@@ -26,7 +26,8 @@ module Core
       # What is still to come where the rung is there: [:clean_runs, how many], [:confirmed, nil], [:clip, nil]; nil
       # where nothing is, or where the rung is not there.
       def missing(cell, ladder)
-        return if learned?(cell, ladder) || !ladder.learned?(cell.rung)
+        begun = ladder.learned?(cell.rung) || (name == "clean_runs" && cell.clean.positive?)
+        return if learned?(cell, ladder) || !begun
 
         name == "clean_runs" ? [:clean_runs, runs - cell.clean] : [name.to_sym, nil]
       end

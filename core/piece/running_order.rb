@@ -25,6 +25,9 @@ module Core
       # The second of the recording at which the last count ends.
       def end_seconds = map.seconds_at(1 + total_beats)
 
+      # The second of the recording so many counts (a Rational, from 0) after a placed link begins.
+      def second_at(placed, offset) = map.seconds_at(placed.start_beat + (offset * placed.section.beats_per_count))
+
       # The link that holds a count of the piece, or nil past the end.
       def link_at(count) = links.find { |placed| count.between?(placed.start_count, placed.end_count) }
 

@@ -58,6 +58,24 @@ module FilledForms
 
   def moment = { "moment" => "entry", "version" => formation.lock_version.to_s }
   def in_room = { "here" => [dancer.id.to_s], "minutes" => {}, "taught" => {} }
+
+  # Everybody of the piece is called to what people were told. Answers an empty form.
+  def call_everybody
+    piece.published_plan.slots.work.each do |slot|
+      people = piece.castings.pluck(:person_id) - slot.slot_people.pluck(:person_id)
+      people.each { |id| slot.slot_people.create!(studio_id: studio.id, person_id: id, role: "dancer") }
+    end
+    {}
+  end
+
+  # A clip of the run, with nobody in it who lacks a yes.
+  def clip_form
+    studio.update!(settings: studio.settings.merge("clips" => true))
+    RunWorld.make_consent(studio, dancer)
+    file = Rack::Test::UploadedFile.new(RunWorld::CLIP, "video/webm")
+    { "file" => file, "of" => "run:#{piece.runs.last.id}", "people" => [dancer.id.to_s] }
+  end
+
   def wishes = { "full_runs" => "3", "ready_days" => "5", "quorum" => "90", "cleaning" => "0.3" }
 
   # A slot and a rehearsal to which it can be moved.

@@ -1,5 +1,7 @@
 # frozen_string_literal: true
 
+require "support/run_world"
+
 # A studio with a member of every role, in which every route has something to be about.
 module RouteWorld
   def self.included(group)
@@ -18,7 +20,8 @@ module RouteWorld
   UNDER = { "ticks" => "entry", "links" => "link", "sections" => "section", "groups" => "group", "plans" => "plan",
             "names" => "word", "slots" => "slot", "corrections" => "correction", "told" => "told",
             "offers" => "offer", "words" => "meaning", "understudies" => "understudy",
-            "handovers" => "hand_over", "track" => "upload" }.freeze
+            "handovers" => "hand_over", "track" => "upload", "runs" => "run", "troubles" => "trouble",
+            "drills" => "drill", "notes" => "correction", "clips" => "clip", "consents" => "consent" }.freeze
 
   # A concrete path of the studio for each pattern.
   def path_for(pattern)
@@ -63,7 +66,10 @@ module RouteWorld
         "section" => piece.sections.first.id,
         "offer" => make_offer.id,
         "group" => piece.groups.first.id,
-        "correction" => piece.sections.first.corrections.create!(studio:, text: "soft knees", by_name: "M").id,
+        "correction" => Records::Note.create!(
+          studio:, piece:, section: piece.sections.first, kind: "correction", about: "section", text: "soft knees",
+          by_name: "M", said_at: 1, client_id: "correction-1", created_at: Time.now
+        ).id,
         "word" => studio.own_steps.create!(name: "wiggle", like: "hip").id,
         "understudy" => piece.understudies.create!(
           studio_id: studio.id, person: dancer, covered: studio.people.dancers.where.not(id: dancer.id).first,
@@ -73,6 +79,7 @@ module RouteWorld
           person: teacher, membership: members["assistant"], until_day: NOW.to_date + 30, by_name: "M", created_at: NOW
         ).id,
         "upload" => attached.id,
+        **RunWorld.ids(studio, piece, dancer),
         "meaning" => studio.word_meanings.create!(
           word: "zigzag", effect: "left", teacher:, by_name: "M", created_at: NOW
         ).id
@@ -115,7 +122,7 @@ module RouteWorld
   def dancer_token = dancer.person_links.issue(studio_id: studio.id).last
 
   def concrete(rule)
-    under = UNDER[rule.path[%r{\A/pieces/:piece/(?:plan/)?(\w+)/:id}, 1]]
+    under = UNDER[rule.path[%r{\A/pieces/:piece/(?:plan/|runs/|clips/)?([a-z]+)/:id}, 1]]
     path = path_for(under ? rule.path.sub(":id", ":#{under}") : rule.path)
     return "#{path}?state=weight&n=0" if rule.path.end_with?("/mend")
 

@@ -157,6 +157,24 @@ module ValidRequests
       { "person" => studio.people.dancers.last.id.to_s, "covers" => dancer.id.to_s }
     end,
     "/pieces/:piece/understudies/:id/end" => -> { {} },
+    "/pieces/:piece/runs/:id/take-back" => -> { {} },
+    "/pieces/:piece/runs/troubles/:id" => -> { { "kind" => "late", "whose" => "everyone" } },
+    "/pieces/:piece/runs/troubles/:id/settle" => -> { { "to" => "yes" } },
+    "/pieces/:piece/runs/troubles/:id/take-back" => -> { { "to" => "yes" } },
+    "/pieces/:piece/runs/drills" => -> { { "from" => "1.1", "to" => "1.1", "repetitions" => "4" } },
+    "/pieces/:piece/runs/drills/:id/rehearse" => -> { call_everybody },
+    "/pieces/:piece/runs/drills/:id/done" => -> { { "to" => "yes" } },
+    "/pieces/:piece/runs/drills/:id/drop" => -> { { "to" => "yes" } },
+    "/pieces/:piece/notes" => -> { { "text" => "soft knees", "kind" => "fix", "about" => "all", "link" => "1" } },
+    "/pieces/:piece/notes/:id/give" => -> { { "to" => "yes" } },
+    "/pieces/:piece/notes/:id/settle" => -> { { "to" => "yes" } },
+    "/pieces/:piece/clips" => -> { clip_form },
+    "/pieces/:piece/clips/:id/marks" => lambda do
+      { "link" => "1", "eight" => "1", "count" => "3", "second" => "2.5" }
+    end,
+    "/pieces/:piece/clips/:id/remove" => -> { {} },
+    "/pieces/:piece/clips/consents" => -> { { "person" => dancer.id.to_s, "by" => "Guardian" } },
+    "/pieces/:piece/clips/consents/:id/withdraw" => -> { {} },
     "/pieces/:piece/handovers" => lambda do
       { "person" => teacher.id.to_s, "member" => members["assistant"].id.to_s, "until" => "2027-02-20" }
     end,

@@ -46,6 +46,16 @@ RSpec.describe "the room's screen", :browser do
       end
       find("button.room-summary").click
       faults << ["caller", out_of_reach]
+      click_button "As a run"
+      faults << ["run", out_of_reach]
+      click_button "Begin the run"
+      expect(page).to have_css(".room-field .room-eight", text: /count \d/)
+      find(".room-field").click
+      click_button "collision"
+      faults << ["a spot", out_of_reach]
+      click_button "Stopped here"
+      faults << ["a stop", out_of_reach]
+      click_button "The run has ended"
       expect(faults.reject { |*, found| found.empty? }).to eq []
       expect(serious_faults + violations).to eq []
     end

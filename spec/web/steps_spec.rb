@@ -196,19 +196,19 @@ RSpec.describe "steps", :web do
     add = "/pieces/#{piece.id}/sections/#{section.id}/corrections"
     send_form add, { "text" => "  the half turn\ngoes too far ", "eight" => "2", "count" => "5" }
     send_form add, { "text" => "nowhere", "eight" => "9" }
-    expect(section.corrections.pluck(:text)).to eq ["the half turn goes too far"]
+    expect(section.notes.corrections.pluck(:text)).to eq ["the half turn goes too far"]
     expect(get("/pieces/#{piece.id}/steps?section=#{section.id}").body).to include(
       "eight 2, count 5",
       "the half turn goes too far",
       "numbers that the section has"
     )
-    path = "/pieces/#{piece.id}/corrections/#{section.corrections.first.id}/settle"
+    path = "/pieces/#{piece.id}/corrections/#{section.notes.corrections.first.id}/settle"
     settle = ->(to) { send_form path, { "to" => to } }
     settle["yes"]
     settle["yes"]
-    expect(section.corrections.open.count).to eq 0
+    expect(section.notes.corrections.count).to eq 0
     settle["no"]
-    expect(section.corrections.open.count).to eq 1
+    expect(section.notes.corrections.count).to eq 1
   end
 
   it "lists the fork of an altered repeat" do

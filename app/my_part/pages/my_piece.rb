@@ -46,6 +46,27 @@ module App
             .map { |item| Owed.new(item.key, name(item), ring(item), word(item), reported(item)) }
         end
 
+        # What was noted for this person alone: what was given, and, a day later, what was not.
+        def notes
+          rows = @piece.notes.open.where(about: "person", person_id: @person.id, kind: %w[fix praise correction])
+          told = ->(row) { row.givings.any? || row.created_at.to_date < @today }
+          rows.includes(:section, :givings).order(:id).select(&told)
+        end
+
+        # Clips in which nobody is without a guardian's yes, where the studio shows them to dancers.
+        def clips
+          return [] unless Runs::ClipPolicy.new(@piece.studio).dancers?
+
+          rows = @piece.uploads.clips.includes(:section, :clip_people, run: :rehearsal).order(id: :desc)
+          rows.select { |clip| Runs::ClipPolicy.new(@piece.studio).seen?(clip) }.first(6)
+        end
+
+        def clip_name(clip)
+          return I18n.t("runs.name", day: day(clip.run), kind: I18n.t("runs.kinds.#{clip.run.kind}")) if clip.run
+
+          I18n.t("clips.of_section", name: clip.section.name, side: I18n.t("clips.sides.#{clip.side}"))
+        end
+
         # Rungs that can be reported: from slow counts on.
         def rungs = I18n.t("rungs").each_with_index.drop(2)
         def id = @piece.id
@@ -81,6 +102,7 @@ module App
 
         private
 
+        def day(run) = Shared::Dates.day(run.rehearsal.date)
         def word(item) = Shared::Ring.word(progress.rung(@person.id, item.key))
 
         # What was reported and waits, in words; nil where nothing does.

@@ -5,10 +5,12 @@ module App
     module Pages
       # A dancer's own page: when I am called, what I owe, my links.
       class Show
-        attr_reader :person
+        attr_reader :person, :token
 
-        def initialize(person, now)
+        # token: of the private link it is shown behind.
+        def initialize(person, now, token: nil)
           @person = person
+          @token = token
           @studio = person.studio
           @now = @studio.local(now)
         end
@@ -26,6 +28,9 @@ module App
               .order(:show_date)
               .map { |piece| MyPiece.new(piece, person, today) }
         end
+
+        # Whether this person may see a clip.
+        def shows?(clip) = pieces.any? { |piece| piece.clips.include?(clip) }
 
         # [[call, rehearsal], …] of the next rehearsals this person is called to.
         def calls

@@ -13,7 +13,8 @@ module App
         DAYS = 7
         KINDS = {
           "here" => SayHere, "newcomer" => AddNewcomer, "step" => MoveOn, "pass" => CountPass, "tick" => Tick,
-          "note" => KeepNote, "answer" => AnswerNote, "undo" => Undo
+          "note" => KeepNote, "answer" => AnswerNote, "undo" => Undo, "run" => BeginRun, "run_step" => StepRun,
+          "trouble" => MarkTrouble, "word" => WordTrouble
         }.freeze
 
         # entries: [{"client", "kind", "at", …}].

@@ -15,6 +15,9 @@ module App
           when "tick" then take_back_ticks
           when "note" then take_back_note
           when "answer" then park_again
+          when "run" then undo(Records::Run, *Records::Run::SAID)
+          when "run_step" then undo_run_step
+          when "trouble" then take_back_trouble
           else :kind
           end
         end
@@ -55,6 +58,21 @@ module App
         def undoing(piece, row)
           Learning::Actions::TakeBack.line(piece, row, @member.account, @rehearsal.date)
         end
+
+        def undo_run_step
+          status = undo(Records::RunStep, *Records::RunStep::SAID)
+          Runs::Actions::WriteDanced.new(run_of(Records::RunStep), @member, @now).run if status == :stored
+          status
+        end
+
+        def take_back_trouble
+          trouble = studio.troubles.find_by(client_id: @sent.undoes) or return :note
+          trouble.update!(taken_back_at: Shared::Clock.now)
+          Runs::Actions::WriteDanced.new(trouble.run, @member, @now).run
+          :stored
+        end
+
+        def run_of(model) = original(model).run
 
         def take_back_note
           note = studio.notes.find_by(client_id: @sent.undoes) or return :note

@@ -13,7 +13,7 @@ module App
 
         def to_h
           { clock:, rehearsal:, slots:, people:, away:, here:, guests: @evening.guests, rungs: I18n.t("rungs"), cells:,
-            passes:, notes:, lines:, outlook:, reset:, scores: }
+            passes:, notes:, lines:, outlook:, reset:, scores:, **RunFacts.new(@evening, pieces, snapshots).to_h }
         end
 
         private
@@ -86,8 +86,7 @@ module App
 
         # Ids of those who said before that they cannot come.
         def away
-          whole = @evening.studio.absences.where(from_minute: nil, to_minute: nil)
-          whole.where("from_date <= :d AND to_date >= :d", d: rehearsal_row.date).distinct.pluck(:person_id)
+          Records::Absence.whole_days(@evening.studio, rehearsal_row.date)
         end
 
         # Seconds until everybody is back in place, of few and of many.

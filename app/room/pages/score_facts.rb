@@ -25,7 +25,8 @@ module App
         def link(link)
           placed = @snapshot.work.order.links[link.index - 1]
           {
-            i: link.index, n: link.name, o: link.occurrence, of: link.occurrences, e: link.ends.round(4),
+            id: placed.link.id.to_i, i: link.index, n: link.name, o: link.occurrence, of: link.occurrences,
+            e: link.ends.round(4),
             lead: @score.count_in(link.index, 1).round(4), c: counts(link), q: cues(link), l: lanes(link),
             words: words?(placed), eights: placed.link.danced.size, next: into(placed)
           }

@@ -78,13 +78,19 @@ module App
 
         # The program's own cautions, in few words; the call sheet has them whole.
         def care
-          sections.flat_map { |section| @snapshot.danced.hazards(section) }.uniq
+          usual = sections.flat_map { |section| @snapshot.danced.hazards(section) }.uniq
             .map { |hazard| "#{I18n.t("hazards.#{hazard}.name")}: #{I18n.t("hazards.#{hazard}.care")}" }
+          collisions + usual
+        end
+
+        def collisions
+          Reading::OpenCollisions.of(@slot.plan.piece, @slot.section_ids)
+            .map { |trouble| "#{I18n.t('collisions.name')}: #{I18n.t('collisions.care', place: trouble.place)}" }
         end
 
         # Open corrections of its sections: "eight 3, count 5: soft knees".
         def watch
-          rows = @evening.studio.corrections.open.where(section_id: @slot.section_ids).includes(:section)
+          rows = @evening.studio.notes.corrections.where(section_id: @slot.section_ids).includes(:section)
           rows.map do |each|
             where = [(each.section.name if sections.size > 1), each.place].compact.join(", ").presence
             [where, each.text].compact.join(": ")

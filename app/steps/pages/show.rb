@@ -95,7 +95,8 @@ module App
         end
 
         def hazards = walk_steps.flat_map(&:hazards).uniq
-        def corrections = @corrections ||= row_record.corrections.open.to_a
+        def collisions = @collisions ||= Reading::OpenCollisions.of(piece, [row_record.id])
+        def corrections = @corrections ||= row_record.notes.corrections.to_a
         def tick? = Piece::Policy.new(member, piece).tick?
 
         def changed_people

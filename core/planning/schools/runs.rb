@@ -5,11 +5,15 @@ module Core
     module Schools
       # The end of every school: full runs and cleaning.
       module Runs
+        # A spot somebody wants drilled: subject of its task's key; minutes; dancers; links (indexes); title.
+        Drill = Struct.new(:subject, :minutes, :dancers, :links, :title, keyword_init: true)
+
         private
 
         # Full runs, each in a later rehearsal than the one before; cleaning once the first has been danced.
         def add_runs
           add_edges
+          add_drills
           people = @links.map { |placed| @items.in_link(placed.index) }.reduce([], :|)
           wanted = ["stumble", *Array.new([@runs - 1, 0].max) { |i| i < @runs / 2 ? "music" : "full_out" }].first(@runs)
           before = @tasks.map(&:id)
@@ -33,6 +37,17 @@ module Core
             after_window: previous("run"),
             title: kind
           )
+        end
+
+        # What went wrong in a run, and what notes did not mend: cleaned as soon as it may be.
+        def add_drills
+          @drills.each do |drill|
+            last = @links[drill.links.last - 1].section
+            push(
+              kind: "clean", id: TaskKey.of("drill", drill.subject), minutes: (drill.minutes / 5.0).ceil * 5,
+              dancers: drill.dancers, choreographers: owner(last), links: drill.links, title: drill.title
+            )
+          end
         end
 
         # A share of what learning a section takes, less what has been cleaned already.

@@ -18,11 +18,12 @@ module Core
         # share of the rehearsals they miss}; cleaning: share of the learning minutes given again to cleaning; today: a
         # Date, for reviews of what is rusty; missed: {item key => [person]} who were not there when it was taught;
         # reached: {section id => eights taught so far}; quorum: the share of its dancers with which a learn goes ahead;
-        # held: {id of a cleaning task => minutes it was given already}.
+        # held: {id of a cleaning task => minutes it was given already}; drills: [Drill] that somebody wants.
         def initialize(work, items:, progress: Learning::Progress.new, estimate: Estimate.new, runs: 5, done_runs: 0,
-                       away: {}, cleaning: 0.0, today: nil, missed: {}, reached: {}, quorum: 0.8, held: {})
+                       away: {}, cleaning: 0.0, today: nil, missed: {}, reached: {}, quorum: 0.8, held: {}, drills: [])
           @missed = missed
           @held = held
+          @drills = drills
           @reached = reached
           @quorum = Quorum.new(share: quorum)
           @work = work

@@ -1,0 +1,36 @@
+// A clip on the counts: it opens at the second that was asked for, jumps to what is tapped, and says with a tap on a
+// count at which second that was.
+document.addEventListener("alpine:init", () => {
+  Alpine.data("clip", () => ({
+    now: 0,
+    init() {
+      const { video } = this.$refs;
+      const second = Number(this.$el.dataset.second);
+      const open = () => second > 0 && this.seek(second);
+      if (video.readyState > 0) open();
+      else video.addEventListener("loadedmetadata", open, { once: true });
+      video.addEventListener("timeupdate", () => this.keep());
+    },
+    keep() {
+      this.now = this.$refs.video.currentTime;
+    },
+    seek(second) {
+      this.$refs.video.currentTime = second;
+      this.now = second;
+    },
+    open(event) {
+      event.preventDefault();
+      this.seek(Number(event.currentTarget.dataset.second));
+      this.$refs.video.play().catch(() => null);
+    },
+    // The second goes with the count that is tapped.
+    mark() {
+      this.keep();
+      this.$refs.second.value = this.now.toFixed(3);
+    },
+    get said() {
+      const whole = Math.floor(this.now);
+      return `${Math.floor(whole / 60)}:${String(whole % 60).padStart(2, "0")}`;
+    },
+  }));
+});
