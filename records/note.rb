@@ -21,6 +21,7 @@ module Records
     belongs_to :group, optional: true
     belongs_to :run, optional: true
     has_many :givings
+    belongs_to :asker, class_name: "Records::Person", optional: true
     normalizes :text, with: ->(text) { text.to_s.gsub(/\s+/, " ").strip }
     validates :text, presence: true, length: { maximum: MOST }
     validates :kind, inclusion: { in: KINDS }

@@ -5,10 +5,16 @@ module Records
   class PersonLink < Base
     include Token
 
+    # Whose it is: the dancer's, or a guardian's, which is revoked apart.
+    KINDS = %w[dancer guardian].freeze
+
     belongs_to :studio
     belongs_to :person
+    validates :kind, inclusion: { in: KINDS }
     scope :given, -> { where(revoked_at: nil) }
     # Those that open a page: of somebody who is archived none does, until they are back.
     scope :live, -> { given.where(person_id: Person.where(archived_at: nil).select(:id)) }
+
+    def guardian? = kind == "guardian"
   end
 end

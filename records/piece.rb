@@ -54,6 +54,7 @@ module Records
     has_many :runs, class_name: "Records::Run"
     has_many :troubles
     has_many :drills
+    has_many :memory_answers
     has_many :version_people, class_name: "Records::VersionPerson"
 
     normalizes :title, with: ->(title) { title.to_s.gsub(/\s+/, " ").strip }

@@ -59,6 +59,7 @@ module Records
     has_many :drill_people, class_name: "Records::DrillPerson"
     has_many :givings
     has_many :consents
+    has_many :memory_answers
     has_many :clip_people, class_name: "Records::ClipPerson"
 
     validates :name, presence: true, length: { maximum: 80 }

@@ -2,24 +2,120 @@
 
 module App
   module MyPart
-    # A dancer's own page, behind their private link.
+    # A dancer's own page, behind their private link, and what stands behind it.
     module Routes
-      def self.registered(app)
-        app.allow :bearer, get: "/my/:token" do
-          shown = Pages::Show.new(bearer.person, Shared::Clock.now, token: params["token"])
-          page "my_part/show", shown, layout: :"web/phone"
+      # The page's person, and what they may see.
+      module Mine
+        def my_now = studio_of_bearer.local(Shared::Clock.now)
+        def studio_of_bearer = bearer.studio
+
+        def my_page
+          Pages::Show.new(bearer.person, Shared::Clock.now, token: params["token"], guardian: bearer.guardian?)
         end
+
+        # A piece that this person dances in.
+        def my_piece
+          @my_piece ||= find(studio_of_bearer.pieces.running.where(id: bearer.person.castings.select(:piece_id)))
+        end
+
+        # A link of a piece that this person dances in.
+        def my_link
+          pieces = studio_of_bearer.pieces.running.where(id: bearer.person.castings.select(:piece_id))
+          find(studio_of_bearer.links.where(piece_id: pieces.select(:id)))
+        end
+      end
+
+      def self.registered(app)
+        app.helpers Mine
+        app.allow :bearer, get: "/my/:token" do
+          page "my_part/show", my_page, layout: :"web/phone"
+        end
+        app.allow :bearer, get: "/my/:token/links/:id" do
+          link = Pages::MyLink.new(bearer.person, my_link, my_now, token: params["token"], guardian: bearer.guardian?)
+          halt 404 unless link.dances?
+          page "my_part/link", link, layout: :"web/phone"
+        end
+        app.allow(:bearer, get: "/my/:token/form-token") { json(token: csrf) }
+        app.allow :anyone, get: "/my-keeper.js" do
+          beside
+          content_type "text/javascript"
+          headers "cache-control" => "no-cache"
+          send_file File.join(Settings::ROOT, "public", "scripts", "my_keeper.js"), type: "text/javascript"
+        end
+        saying(app)
+        remembering(app)
+        away(app)
+        files(app)
+      end
+
+      # Absences: of a minor a guardian says them, of a grown-up they themselves.
+      def self.away(app)
+        app.allow :bearer, post: "/my/:token/absences", takes: { from_date: :text, to_date: :text } do
+          halt 404 unless my_page.says_away?
+          result = People::Actions::AddAbsence.new(bearer.person, params).run
+          say(result.ok? ? t("guardian.away_kept") : result.errors.values.first)
+          redirect "/my/#{params['token']}#away"
+        end
+        app.allow :bearer, post: "/my/:token/absences/:id/take-back" do
+          halt 404 unless my_page.says_away?
+          find(bearer.person.absences).destroy!
+          say t("guardian.away_gone")
+          redirect "/my/#{params['token']}#away"
+        end
+        app.allow(:bearer, get: "/my/:token/kept") do
+          page "my_part/kept", Pages::Kept.new(bearer.person, token: params["token"]), layout: :"web/phone"
+        end
+        app.allow :bearer, get: "/my/:token/kept.json" do
+          content_type :json
+          attachment "kept-about-#{bearer.person.id}.json"
+          JSON.pretty_generate(Reading::KeptAbout.new(bearer.person).to_h)
+        end
+      end
+
+      def self.remembering(app)
+        app.allow :bearer, get: "/my/:token/memory/:id" do
+          page "my_part/memory", Pages::Memory.new(bearer.person, my_piece, my_now, token: params["token"]),
+               layout: :"web/phone"
+        end
+        app.allow :bearer, post: "/my/:token/memory/:id", takes: { answers: :table } do
+          given = params["answers"] || {}
+          shown = Pages::Memory.new(bearer.person, my_piece, my_now, token: params["token"], given:)
+          Actions::Remember.new(my_piece, shown.questions, given, my_now.to_date).run
+          page "my_part/memory", shown, layout: :"web/phone"
+        end
+      end
+
+      def self.saying(app)
+        app.allow :bearer, post: "/my/:token/reports", takes: { piece: :text, item: :text, rung: :whole } do
+          halt 404 if bearer.guardian?
+          result = Actions::Report.new(bearer.person, params, Shared::Clock.now).run
+          next json({ reported: result.ok? }, result.ok? ? 200 : 422) if wants_json?
+
+          say(result.ok? ? t("my_part.reported") : result.errors.values.first)
+          redirect "/my/#{params['token']}"
+        end
+        app.allow :bearer, post: "/my/:token/questions", takes: { link: :text, text: :text } do
+          halt 404 if bearer.guardian?
+          link = find(studio_of_bearer.links, params["link"])
+          result = Actions::AskTeacher.new(bearer.person, link, params["text"]).run
+          say(result.ok? ? t("my_part.question_sent") : result.errors.values.first)
+          redirect "/my/#{params['token']}/links/#{link.id}"
+        end
+      end
+
+      def self.files(app)
         app.allow :bearer, get: "/my/:token/clips/:id" do
-          clip = find(bearer.studio.uploads.clips)
+          clip = find(studio_of_bearer.uploads.clips)
           halt 404 unless Pages::Show.new(bearer.person, Shared::Clock.now).shows?(clip)
           beside
           headers "cache-control" => "private, no-store"
           send_file(Shared::ClipFile.path(clip) || halt(404), type: clip.type, disposition: :inline)
         end
-        app.allow :bearer, post: "/my/:token/reports", takes: { piece: :text, item: :text, rung: :whole } do
-          result = Actions::Report.new(bearer.person, params, Shared::Clock.now).run
-          say(result.ok? ? t("my_part.reported") : result.errors.values.first)
-          redirect "/my/#{params['token']}"
+        app.allow :bearer, get: "/my/:token/track/:id" do
+          track = find(studio_of_bearer.uploads.tracks.where(piece_id: bearer.person.castings.select(:piece_id)))
+          beside
+          headers "cache-control" => "private, max-age=86400"
+          send_file(Shared::TrackFile.path(track) || halt(404), type: track.type, disposition: :inline)
         end
       end
     end

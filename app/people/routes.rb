@@ -66,16 +66,33 @@ module App
       end
 
       def self.links(app)
-        app.allow :director, :assistant, post: "/people/:id/link" do
-          person = find(studio.people)
-          session["shown_link"] = Actions::RenewLink.new(person, Shared::Clock.now).run
-          redirect "/people/#{person.id}#link"
+        { "link" => "dancer", "guardian-link" => "guardian" }.each do |tail, kind|
+          app.allow :director, :assistant, post: "/people/:id/#{tail}" do
+            person = find(studio.people)
+            session["shown_link"] = Actions::RenewLink.new(person, Shared::Clock.now, kind:).run
+            redirect "/people/#{person.id}#link"
+          end
+          app.allow :director, :assistant, post: "/people/:id/#{tail}/revoke" do
+            person = find(studio.people)
+            person.person_links.given.where(kind:).update_all(revoked_at: Shared::Clock.now)
+            say t("people.link_revoked", name: person.name)
+            redirect "/people/#{person.id}#link"
+          end
         end
-        app.allow :director, :assistant, post: "/people/:id/link/revoke" do
+        app.allow(:director, get: "/people/:id/kept") { page "people/kept", Pages::Kept.new(find(studio.people)) }
+        app.allow :director, get: "/people/:id/kept.json" do
           person = find(studio.people)
-          person.person_links.given.update_all(revoked_at: Shared::Clock.now)
-          say t("people.link_revoked", name: person.name)
-          redirect "/people/#{person.id}#link"
+          content_type :json
+          attachment "kept-about-#{person.id}.json"
+          JSON.pretty_generate(Reading::KeptAbout.new(person).to_h)
+        end
+        app.allow :director, post: "/people/:id/erase", takes: { name: :text } do
+          person = find(studio.people)
+          result = Actions::Erase.new(person, params["name"]).run
+          next page("people/kept", Pages::Kept.new(person, result.errors), status: 422) unless result.ok?
+
+          say t("kept.erased", name: result.value)
+          redirect "/people"
         end
         app.allow :director, post: "/people/:id/archive", takes: { to: :text } do
           person = find(studio.people)

@@ -31,6 +31,12 @@ module App
               undo: ("/pieces/#{piece.id}/notes/#{note.id}/give?to=no" if wanted?)
           redirect "/pieces/#{piece.id}/notes#{"?run=#{note.run_id}" if note.run_id}"
         end
+        app.allow :member, post: "/pieces/:piece/notes/:id/answer", takes: { text: :text } do
+          permit Piece::Policy, piece, :tick?
+          result = Actions::AnswerQuestion.new(find(piece.notes.open.where.not(asker_id: nil)), account, params).run
+          say(result.ok? ? t("notes.answered") : result.errors.values.first)
+          redirect "/pieces/#{piece.id}/notes"
+        end
         app.allow :member, post: "/pieces/:piece/notes/:id/settle", takes: { to: :text } do
           permit Piece::Policy, piece, :tick?
           note = find(piece.notes.standing)

@@ -15,7 +15,7 @@ module App
       end
 
       # {id => Records::Note}.
-      def rows = @rows ||= @notes.includes(:section, :person, :group, :givings).index_by(&:id)
+      def rows = @rows ||= @notes.includes(:section, :person, :group, :asker, :givings).index_by(&:id)
 
       # Core::Running::NotesRound.
       def core

@@ -59,6 +59,13 @@ module FilledForms
   def moment = { "moment" => "entry", "version" => formation.lock_version.to_s }
   def in_room = { "here" => [dancer.id.to_s], "minutes" => {}, "taught" => {} }
 
+  # Answers to what is asked of the chain.
+  def memory_form
+    snapshot = App::Reading::PieceSnapshots.of(piece.reload)
+    asked = App::Reading::MemoryQuestions.new(snapshot).for_person(dancer, NOW.to_date)
+    { "answers" => asked.to_h { |one| [one.key, one.answer] } }
+  end
+
   # Everybody of the piece is called to what people were told. Answers an empty form.
   def call_everybody
     piece.published_plan.slots.work.each do |slot|

@@ -23,6 +23,11 @@ module RouteWorld
             "handovers" => "hand_over", "track" => "upload", "runs" => "run", "troubles" => "trouble",
             "drills" => "drill", "notes" => "correction", "clips" => "clip", "consents" => "consent" }.freeze
 
+  # And behind a dancer's private link.
+  MINE = %r{\A/my/:token/\w+/:id}
+  OWN = { "clips" => ":clip", "track" => ":upload", "links" => ":link", "memory" => ":piece",
+          "absences" => ":absence" }.freeze
+
   # A concrete path of the studio for each pattern.
   def path_for(pattern)
     start = pattern[%r{\A/\w+}]
@@ -122,6 +127,8 @@ module RouteWorld
   def dancer_token = dancer.person_links.issue(studio_id: studio.id).last
 
   def concrete(rule)
+    return path_for(rule.path.sub(":id", OWN[rule.path[%r{\A/my/:token/(\w+)/:id}, 1]])) if rule.path.match?(MINE)
+
     under = UNDER[rule.path[%r{\A/pieces/:piece/(?:plan/|runs/|clips/)?([a-z]+)/:id}, 1]]
     path = path_for(under ? rule.path.sub(":id", ":#{under}") : rule.path)
     return "#{path}?state=weight&n=0" if rule.path.end_with?("/mend")

@@ -11,7 +11,7 @@ module RunWorld
     run = make_run(studio, piece)
     clip = make_clip(run, [dancer])
     { "run" => run.id, "trouble" => make_trouble(run).id, "drill" => make_drill(piece).id, "clip" => clip.id,
-      "/my:id" => clip.id, "consent" => make_consent(studio, dancer).id }
+      "consent" => make_consent(studio, dancer).id }
   end
 
   def said(key) = { said_at: 1, by_name: "M", client_id: "world-#{key}", created_at: NOW }

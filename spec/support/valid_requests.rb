@@ -144,6 +144,18 @@ module ValidRequests
       { "groups" => [piece.groups.first.id.to_s], "cast" => { stranger_row.id.to_s => ["", "in"] } }
     end,
     "/pieces/:piece/groups/:id" => -> { { "name" => "Renamed", "leader" => dancer.id.to_s } },
+    "/my/:token/questions" => -> { { "link" => piece.links.first.id.to_s, "text" => "on which foot?" } },
+    "/my/:token/memory/:id" => -> { memory_form },
+    "/my/:token/absences" => -> { dancer.update!(adult: true) && { "from_date" => "2027-02-20", "to_date" => "" } },
+    "/my/:token/absences/:id/take-back" => -> { dancer.update!(adult: true) && {} },
+    "/people/:id/guardian-link" => -> { {} },
+    "/people/:id/guardian-link/revoke" => lambda do
+      dancer.person_links.issue(studio_id: studio.id, kind: "guardian") && {}
+    end,
+    "/people/:id/erase" => -> { { "name" => dancer.name } },
+    "/pieces/:piece/notes/:id/answer" => lambda do
+      piece.notes.find(ids["correction"]).update!(asker_id: dancer.id) && { "text" => "the left" }
+    end,
     "/my/:token/reports" => lambda do
       studio.update!(settings: { "self_reports" => true })
       { "piece" => piece.id.to_s, "item" => "s#{section.id}", "rung" => "4" }

@@ -215,6 +215,7 @@ RSpec.describe "in the room", :browser do
       say "here", "Bram"
       all_sent
     end
+    expect(page).to have_text("1 of 4 here", wait: 20)
     say "marking", "Cleo"
     expect(page).to have_text("2 of 4 here")
     click_button "Undo"

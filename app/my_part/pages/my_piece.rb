@@ -5,9 +5,11 @@ module App
     module Pages
       # One piece as one dancer dances it.
       class MyPiece
-        Owed = Struct.new(:key, :name, :ring, :word, :reported)
+        # step: the smallest one that leads on, and when it comes.
+        Owed = Struct.new(:key, :name, :ring, :word, :reported, :step)
         Place =
           Struct.new(
+            :id,
             :index,
             :name,
             :tape,
@@ -26,10 +28,12 @@ module App
             end
           end
 
-        def initialize(piece, person, today)
+        # now: the studio's local time; nil where only what does not hang on the plan is asked.
+        def initialize(piece, person, today, now: nil)
           @piece = piece
           @person = person
           @today = today
+          @now = now
         end
 
         def title = @piece.title
@@ -43,7 +47,7 @@ module App
           mine
             .reject { |item| progress.learned?(@person.id, item.key) }
             .first(8)
-            .map { |item| Owed.new(item.key, name(item), ring(item), word(item), reported(item)) }
+            .map { |item| Owed.new(item.key, name(item), ring(item), word(item), reported(item), step(item)) }
         end
 
         # What was noted for this person alone: what was given, and, a day later, what was not.
@@ -85,6 +89,7 @@ module App
           work.order.links.map do |link|
             item = items.of_link(link.index)
             Place.new(
+              id: link.link.id,
               index: link.index,
               name: link.name,
               tape: tapes[link.section.choreographer],
@@ -103,6 +108,18 @@ module App
         private
 
         def day(run) = Shared::Dates.day(run.rehearsal.date)
+        # "next: slow counts · Sat 28 Nov, 10:05"
+        def step(item)
+          rung = progress.rung(@person.id, item.key)
+          words = I18n.t("my_part.next", rung: Shared::Ring.word([rung + 1, progress.ladder.top].min))
+          slot = slots_ahead.find { |each| each.works_on.include?(item.key) && each.people.include?(@person.id) }
+          slot ? "#{words} · #{Shared::Dates.day(slot.day)}, #{Formats::Times.clock(slot.minute)}" : words
+        end
+
+        def slots_ahead
+          @slots_ahead ||= Reading::SlotsAhead.of(@piece, items, Reading::SeasonSnapshots.of(@piece.studio, @now))
+        end
+
         def word(item) = Shared::Ring.word(progress.rung(@person.id, item.key))
 
         # What was reported and waits, in words; nil where nothing does.

@@ -7,26 +7,49 @@ module App
       class Show
         attr_reader :person, :token
 
-        # token: of the private link it is shown behind.
-        def initialize(person, now, token: nil)
+        # token: of the private link it is shown behind; guardian: whether that is a guardian's.
+        def initialize(person, now, token: nil, guardian: false)
           @person = person
           @token = token
+          @guardian = guardian
           @studio = person.studio
           @now = @studio.local(now)
         end
 
-        def title = I18n.t("my_part.title", name: person.first_name)
+        def title = I18n.t(guardian? ? "guardian.title" : "my_part.title", name: person.first_name)
         def today = @now.to_date
         def studio_name = @studio.name
 
-        # Whether dancers report here what they have.
-        def reports? = @studio.setting("self_reports")
+        # Pages that a phone keeps with this one.
+        def pages_to_keep
+          pieces.flat_map { |piece| piece.places.select(&:mine).map { |place| "/my/#{token}/links/#{place.id}" } }
+        end
+
+        def scripts = %w[my_page]
+
+        # Whether dancers report here what they have; for a guardian there are no ticks.
+        def reports? = @studio.setting("self_reports") && !guardian?
+        def guardian? = @guardian
+
+        # Whether absences are said here: by a guardian, or by somebody grown up.
+        def says_away? = guardian? || person.adult
+        def absences = person.absences.where(to_date: today..).order(:from_date)
+        def away_words(row) = [row.from_date, row.to_date].uniq.map { |date| Shared::Dates.day(date) }.join(" – ")
+
+        # Every word that staff wrote to this person alone, newest first: [[day, words, who], …].
+        def words
+          notes = @studio.notes.standing.where(about: "person", person_id: person.id).order(id: :desc)
+          answers = @studio.notes.standing.where(asker_id: person.id).where.not(answer: nil).order(id: :desc)
+          rows = notes.map { |note| [note.created_at, note.text, note.by_name] } +
+                 answers.map { |note| [note.answered_at, note.answer, note.answered_by] }
+          rows.sort_by(&:first).reverse.map { |at, text, by| [Shared::Dates.day(at.to_date), text, by] }
+        end
 
         def pieces
           @pieces ||=
             @studio.pieces.running.where(id: person.castings.select(:piece_id))
               .order(:show_date)
-              .map { |piece| MyPiece.new(piece, person, today) }
+              .map { |piece| MyPiece.new(piece, person, today, now: @now) }
         end
 
         # Whether this person may see a clip.

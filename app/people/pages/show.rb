@@ -34,13 +34,17 @@ module App
           "#{days}, #{times.join(' – ')}"
         end
 
-        def link_text
-          return I18n.t("people.no_link") unless live_link
-
-          I18n.t("people.link_given", day: Shared::Dates.day(live_link.created_at.to_date))
+        # [[title, tail of its address, Records::PersonLink that lives or nil, words], …]: the dancer's own, and for a
+        # minor a guardian's.
+        def links
+          kinds = { "dancer" => "link" }
+          kinds["guardian"] = "guardian-link" unless person.adult
+          kinds.map do |kind, tail|
+            live = person.person_links.given.where(kind:).order(:id).last
+            words = live ? I18n.t("people.link_given", day: Shared::Dates.day(live.created_at.to_date)) : nil
+            [I18n.t("people.links.#{kind}"), tail, live, words || I18n.t("people.no_link")]
+          end
         end
-
-        def live_link = person.person_links.given.order(:id).last
         def pieces = Records::Piece.where(studio_id: person.studio_id, id: person.castings.pluck(:piece_id)).running
         def tapes = (1..Records::Person::TAPES)
       end

@@ -39,6 +39,18 @@ module App
           end
         end
 
+        # [["into Smoke", "3 of 5 remembered it"], …] of the last two weeks, least remembered first. Whose answers they
+        # were nobody keeps.
+        def remembered
+          rows = piece.memory_answers.where(day: (today - 14)..).group(:link_id, :sure).count
+          tally = rows.group_by { |(link, _), _| book.index(link) }.except(nil).map do |index, own|
+            right = own.sum { |(_, sure), count| sure ? count : 0 }
+            [index, right, own.sum(&:last)]
+          end
+          tally.select { |index, *| index < order.links.size }.sort_by { |_, right, all| right.fdiv(all) }.first(4)
+            .map { |index, right, all| [join_name(index), I18n.t("memory.joins", right:, all:)] }
+        end
+
         # [[Records::Run, core run or nil], …], newest first.
         def listed = book.rows.reverse.map { |row| [row, book.run_of(row)] }
 

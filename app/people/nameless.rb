@@ -1,0 +1,73 @@
+# frozen_string_literal: true
+
+module App
+  module People
+    # Takes a name out of every text a studio keeps: columns of words and of data, delivered mails. The first name goes
+    # too where nobody else in the studio has it. Logs of what happened are let through for this one purpose: only words
+    # change, no figure does.
+    class Nameless
+      WORDS = ["character varying", "text"].freeze
+      DATA = %w[jsonb json].freeze
+
+      def initialize(studio, name, alone:)
+        @studio = studio
+        @names = [name, (name.split.first if alone)].compact
+      end
+
+      # In a transaction of the caller's.
+      def sweep
+        connection.execute("SET LOCAL joinchain.erasing = 'on'")
+        columns.each { |table, column, type| @names.each { |name| replace(table, column, type, name) } }
+      end
+
+      # Delivered mails stand as files too.
+      def sweep_files
+        ids = @studio.mails.ids
+        ids.map { |id| File.join(Settings.files_dir, "outbox", "#{id}.eml") }.select { |path| File.exist?(path) }
+          .each { |path| rewrite(path) }
+      end
+
+      private
+
+      def connection = Records::Base.connection
+      def nobody = I18n.t("kept.nobody")
+
+      # [[table, column, type], …] of tables that hold rows of a studio.
+      def columns
+        connection.tables.flat_map do |table|
+          all = connection.columns(table)
+          next [] unless all.any? { |column| column.name == "studio_id" }
+
+          all.select { |column| !column.array && (WORDS + DATA).include?(column.sql_type) }
+            .map { |column| [table, column.name, column.sql_type] }
+        end
+      end
+
+      # Whole words only.
+      def replace(table, column, type, name)
+        table = connection.quote_table_name(table)
+        column = connection.quote_column_name(column)
+        pattern = connection.quote("\\m#{Regexp.escape(name)}\\M")
+        cleaned = "regexp_replace(#{column}::text, #{pattern}, #{connection.quote(nobody)}, 'g')"
+        cleaned = "#{cleaned}::#{type}" if DATA.include?(type)
+        connection.execute(<<~SQL)
+          UPDATE #{table} SET #{column} = #{cleaned}
+          WHERE studio_id = #{@studio.id.to_i} AND #{column}::text ~ #{pattern}
+        SQL
+      end
+
+      def rewrite(path)
+        mail = ::Mail.read(path)
+        body = mail.body.decoded.force_encoding("UTF-8")
+        subject = mail.subject.to_s
+        words = @names.map { |name| /(?<!\p{L})#{Regexp.escape(name)}(?!\p{L})/ }
+        return if words.none? { |word| "#{subject} #{body}".match?(word) }
+
+        words.each { |word| [body, subject].each { |text| text.gsub!(word, nobody) } }
+        mail.subject = subject
+        mail.body = body
+        File.write(path, mail.to_s, perm: 0o600)
+      end
+    end
+  end
+end
