@@ -82,7 +82,9 @@ module Records
       "clean_runs" => 3,
       "self_reports" => false,
       "clips" => false,
-      "clips_for_dancers" => false
+      "clips_for_dancers" => false,
+      "words_to_minors" => false,
+      "erase_after" => 0
     }.freeze
 
     # What steps are called here: the studio's own words before the known ones, and what words mean to each teacher.

@@ -13,6 +13,10 @@ module Records
     has_many :clip_people, class_name: "Records::ClipPerson"
     has_many :people, through: :clip_people
     scope :tracks, -> { where(kind: "track", removed_at: nil).order(:id) }
+    # Days a clip for review waits, at most.
+    REVIEW_DAYS = 14
+    # Clips a dancer sent to be reviewed.
+    scope :reviews, -> { where(kind: "review", removed_at: nil).order(:id) }
     # Clips of runs, and of sections for reference.
     scope :clips, -> { where(kind: %w[clip reference], removed_at: nil).order(:id) }
 

@@ -43,8 +43,8 @@ module App
       end
 
       def studio
-        @studio = Records::Studio.create!(name: World::STUDIO, demo: true,
-                                          settings: { "new_eights" => 4, "self_reports" => true, "clips" => true })
+        settings = { "new_eights" => 4, "self_reports" => true, "clips" => true, "words_to_minors" => true }
+        @studio = Records::Studio.create!(name: World::STUDIO, demo: true, settings:)
         @monday = @studio.today(@now).beginning_of_week
         World::CHOREOGRAPHERS.each do |name, (tape, initials)|
           @studio.people.create!(name:, tape:, initials:, dances: false, teaches: true, adult: true)

@@ -2,8 +2,9 @@
 
 module App
   module Jobs
-    # Takes away what has had its time: keys of forms, counted tries, sign-ins nobody used for a month. Run by the
-    # worker from time to time; running it twice is harmless.
+    # Takes away what has had its time: keys of forms, counted tries, sign-ins nobody used for a month, clips nobody
+    # reviewed, people who were archived as long ago as their studio says. Run by the worker from time to time; running
+    # it twice is harmless.
     module Tidy
       EVERY = 3600
 
@@ -13,6 +14,21 @@ module App
         Records::Submission.where(created_at: ...(now - (Shared::SubmitOnce::DAYS * 86_400))).delete_all
         Records::Try.where(since: ...(now - 86_400)).delete_all
         Records::SignIn.where(last_seen_at: ...(now - (Records::SignIn::DAYS * 86_400))).delete_all
+        reviews(now)
+        Records::Studio.find_each { |studio| erase(studio, now) }
+      end
+
+      def reviews(now)
+        old = Records::Upload.reviews.where(created_at: ...(now - (Records::Upload::REVIEW_DAYS * 86_400)))
+        old.each { |upload| Runs::Actions::RemoveClip.new(upload).run }
+      end
+
+      def erase(studio, now)
+        days = studio.setting("erase_after")
+        return if days.zero?
+
+        gone = studio.people.where(archived_at: ...(now - (days * 86_400)), erased_at: nil)
+        gone.each { |person| People::Actions::Erase.new(person, person.name).run }
       end
     end
   end

@@ -19,6 +19,7 @@ module App
         ready(app)
         understudies(app)
         sign_offs(app)
+        reviews(app)
         hand_overs(app)
       end
 
@@ -62,6 +63,24 @@ module App
           result = Actions::SignOff.new(piece, member, params, today).run
           said = params["answer"] == "not_yet" ? "not_yet" : "signed"
           say(result.ok? ? t("sign_offs.#{said}", count: result.value) : result.errors.values.first)
+          redirect "/pieces/#{piece.id}/who-has-it/sign-offs"
+        end
+      end
+
+      # Clips that were sent to be reviewed: for whoever signs their section off.
+      def self.reviews(app)
+        app.allow :member, get: "/pieces/:piece/reviews/:id" do
+          clip = find(piece.uploads.reviews)
+          halt 404 unless ReviewPolicy.new(member, clip, today).see?
+          beside
+          headers "cache-control" => "private, no-store"
+          send_file(Shared::ClipFile.path(clip) || halt(404), type: clip.type, disposition: :inline)
+        end
+        app.allow :member, post: "/pieces/:piece/reviews/:id", takes: { answer: :text } do
+          clip = find(piece.uploads.reviews)
+          halt 404 unless ReviewPolicy.new(member, clip, today).see?
+          result = Actions::ReviewClip.new(clip, member, params["answer"], today).run
+          say(result.ok? ? t("reviews.done") : result.errors.values.first)
           redirect "/pieces/#{piece.id}/who-has-it/sign-offs"
         end
       end

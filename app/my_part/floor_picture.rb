@@ -26,7 +26,8 @@ module App
       def height = (@floor["depth"].to_f * scale).round + (2 * EDGE)
 
       def edge
-        Shared::Drawing.tag(:rect, x: EDGE, y: EDGE, width: WIDTH - (2 * EDGE), height: height - (2 * EDGE), class: "edge")
+        Shared::Drawing.tag(:rect, x: EDGE, y: EDGE, width: WIDTH - (2 * EDGE), height: height - (2 * EDGE),
+                                   class: "edge")
       end
 
       # The audience sits below: what is far from it is drawn higher.

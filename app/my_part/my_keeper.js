@@ -9,7 +9,7 @@ const KEPT = "x-kept-at";
 self.addEventListener("install", () => self.skipWaiting());
 self.addEventListener("activate", event => event.waitUntil(self.clients.claim()));
 
-const page = path => /^\/my\/[\w-]+(\/links\/\d+|\/memory\/\d+)?$/.test(path);
+const page = path => /^\/my\/[\w-]+(\/(links|memory|top)\/\d+)?$/.test(path);
 const part = path => /^\/(styles|scripts|fonts|sounds|images)\//.test(path) || path === "/favicon.svg";
 const music = path => /^\/my\/[\w-]+\/track\/\d+$/.test(path);
 
@@ -61,5 +61,7 @@ async function known(request) {
   return answer;
 }
 
-const erase = () =>
-  caches.keys().then(names => Promise.all(names.filter(name => name.startsWith("my-")).map(name => caches.delete(name))));
+async function erase() {
+  const own = (await caches.keys()).filter(name => name.startsWith("my-"));
+  await Promise.all(own.map(name => caches.delete(name)));
+}

@@ -1,4 +1,4 @@
-// A dancer's own page on a phone: kept for when there is no network, and what is reported then is sent once there is one.
+// A dancer's own page on a phone: kept for when there is no network; what is reported then is sent once there is one.
 document.addEventListener("alpine:init", () => {
   Alpine.data("myPage", () => ({
     NAME: "my-said",
@@ -15,11 +15,13 @@ document.addEventListener("alpine:init", () => {
     },
     async keep() {
       if (!("serviceWorker" in navigator) || !window.isSecureContext) return;
-      const fetchAll = () => {
+      // Parts first, so that a page that is kept has what it needs.
+      const fetchAll = async () => {
         const loaded = performance.getEntriesByType("resource").map(each => each.name);
         const sounds = Array.from({ length: 9 }, (_, i) => `/sounds/${i + 1}.wav`);
         const own = ["/scripts/room_queue.js", "/scripts/room_caller.js", "/scripts/my_player.js"];
-        [location.href, ...this.pages, ...sounds, ...own, ...loaded].forEach(url => fetch(url).catch(() => null));
+        await Promise.all([...own, ...sounds, ...loaded].map(url => fetch(url).catch(() => null)));
+        [location.href, ...this.pages].forEach(url => fetch(url).catch(() => null));
       };
       navigator.serviceWorker.addEventListener("controllerchange", fetchAll);
       await navigator.serviceWorker.register("/my-keeper.js", { scope: "/my/" }).catch(() => null);

@@ -1,10 +1,11 @@
-// Practising at home: the caller for one's own line, slow or at tempo, so often, with the track where there is one. Only
-// what was taught is counted.
+// Practising at home: the caller for one's own line, slow or at tempo, so often, with the track where there is one.
+// Only what was taught is counted.
 document.addEventListener("alpine:init", () => {
   Alpine.data("myPlayer", () => ({
     playing: false,
     big: "",
     eight: 0,
+    link: 0,
     speed: 60,
     loops: 1,
     row: 1,
@@ -37,10 +38,9 @@ document.addEventListener("alpine:init", () => {
         return;
       }
       this.caller = this.caller || this.made();
-      const { beats, taught } = this.score;
-      const whole = taught >= this.score.links[0].eights;
+      const { beats, toRow, links } = this.score;
       this.caller.track = this.wantsTrack ? await this.track() : null;
-      const wanted = { from: 1, to: 1, row: this.row, toRow: whole ? 0 : taught, speed: this.speed, loops: this.loops };
+      const wanted = { from: 1, to: links.length, row: this.row, toRow, speed: this.speed, loops: this.loops };
       const sound = this.caller.track ? "track" : "numbers";
       this.playing = await this.caller.start({ ...wanted, rest: 8, countIn: beats, sound });
     },
@@ -54,11 +54,13 @@ document.addEventListener("alpine:init", () => {
     show(event) {
       this.big = String(event.called);
       this.eight = event.kind === "count" ? event.eight : 0;
+      this.link = event.kind === "count" ? event.link.i : 0;
     },
     stop() {
       if (this.caller) this.caller.stop();
       this.playing = false;
       this.eight = 0;
+      this.link = 0;
     },
     async track() {
       const audio = this.$refs.track;

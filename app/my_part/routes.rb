@@ -35,6 +35,20 @@ module App
           halt 404 unless link.dances?
           page "my_part/link", link, layout: :"web/phone"
         end
+        app.allow :bearer, get: "/my/:token/top/:id" do
+          page "my_part/from_the_top", Pages::FromTheTop.new(bearer.person, my_piece, token: params["token"]),
+               layout: :"web/phone"
+        end
+        # So that the page can stand on the phone's home screen: it opens this page.
+        app.allow :bearer, get: "/my/:token/manifest.webmanifest" do
+          beside
+          content_type "application/manifest+json"
+          name = t("my_part.title", name: bearer.person.first_name)
+          JSON.generate(name:, short_name: name, start_url: "/my/#{params['token']}", scope: "/my/",
+                        display: "standalone",
+                        background_color: "#f7f2e7", theme_color: "#2b2731",
+                        icons: [{ src: "/favicon.svg", sizes: "any", type: "image/svg+xml" }])
+        end
         app.allow(:bearer, get: "/my/:token/form-token") { json(token: csrf) }
         app.allow :anyone, get: "/my-keeper.js" do
           beside
@@ -45,6 +59,7 @@ module App
         saying(app)
         remembering(app)
         away(app)
+        reviews(app)
         files(app)
       end
 
@@ -73,15 +88,16 @@ module App
       end
 
       def self.remembering(app)
-        app.allow :bearer, get: "/my/:token/memory/:id" do
-          page "my_part/memory", Pages::Memory.new(bearer.person, my_piece, my_now, token: params["token"]),
-               layout: :"web/phone"
+        app.allow :bearer, get: "/my/:token/memory/:id", takes: { answered: :text } do
+          given = params["answered"] && Pages::Memory.read(params["answered"])
+          shown = Pages::Memory.new(bearer.person, my_piece, my_now, token: params["token"], given:)
+          page "my_part/memory", shown, layout: :"web/phone"
         end
         app.allow :bearer, post: "/my/:token/memory/:id", takes: { answers: :table } do
           given = params["answers"] || {}
           shown = Pages::Memory.new(bearer.person, my_piece, my_now, token: params["token"], given:)
           Actions::Remember.new(my_piece, shown.questions, given, my_now.to_date).run
-          page "my_part/memory", shown, layout: :"web/phone"
+          redirect "#{shown.path}?answered=#{Rack::Utils.escape(Pages::Memory.write(given))}"
         end
       end
 
@@ -100,6 +116,25 @@ module App
           result = Actions::AskTeacher.new(bearer.person, link, params["text"]).run
           say(result.ok? ? t("my_part.question_sent") : result.errors.values.first)
           redirect "/my/#{params['token']}/links/#{link.id}"
+        end
+      end
+
+      # A clip for review: sent by the dancer, seen here by a guardian only.
+      def self.reviews(app)
+        app.allow :bearer, post: "/my/:token/reviews", takes: { link: :text, file: :upload } do
+          halt 404 if bearer.guardian?
+          link = find(studio_of_bearer.links, params["link"])
+          result = Actions::SendForReview.new(bearer.person, link, params["file"]).run
+          say(result.ok? ? t("reviews.sent") : result.errors.values.first)
+          redirect "/my/#{params['token']}/links/#{link.id}"
+        end
+        app.allow :bearer, get: "/my/:token/reviews/:id" do
+          halt 404 unless bearer.guardian?
+          mine = studio_of_bearer.clip_people.where(person_id: bearer.person_id).select(:upload_id)
+          clip = find(studio_of_bearer.uploads.reviews.where(id: mine))
+          beside
+          headers "cache-control" => "private, no-store"
+          send_file(Shared::ClipFile.path(clip) || halt(404), type: clip.type, disposition: :inline)
         end
       end
 

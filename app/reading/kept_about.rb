@@ -51,7 +51,9 @@ module App
       def notes
         rows = @studio.notes.standing.where(about: "person", person_id: id)
           .or(@studio.notes.standing.where(asker_id: id)).order(:id)
-        rows.map { |note| { text: note.text, answer: note.answer, by: note.by_name, day: note.created_at.to_date }.compact }
+        rows.map do |note|
+          { text: note.text, answer: note.answer, by: note.by_name, day: note.created_at.to_date }.compact
+        end
       end
 
       def consents

@@ -16,7 +16,9 @@ module App
       def for_person(person, today)
         mine = @order.links.map(&:index).select { |index| items.in_link(index).include?(person.id) }
         random = Random.new((person.id * 1000) + today.yday)
-        memory.round(sure: ->(question) { sureness(question, person.id) }, among: mine, random:).map { |one| asked(one) }
+        memory.round(sure: lambda { |question|
+          sureness(question, person.id)
+        }, among: mine, random:).map { |one| asked(one) }
       end
 
       # [Asked]: at most five for everybody at once, the joins that fewest have first.

@@ -129,6 +129,7 @@ document.addEventListener("alpine:init", () => {
       if (this.panel === "tick") this.beginTick();
       if (this.panel === "note") this.beginNote();
       if (this.panel === "run") this.beginRunPanel();
+      if (this.panel === "ask") this.askOn();
       this.draw();
     },
 

@@ -153,6 +153,25 @@ window.RoomRunning = {
     this.whom = "";
   },
 
+  // The memory check, aloud: a question for all, its answer after a tap.
+  asked: "",
+  asksAnswer: "",
+  askAt: -1,
+  askOn() {
+    const all = this.facts.asks[this.slot.piece] || [];
+    if (all.length === 0) {
+      this.asked = "There is nothing to ask of this piece yet.";
+      return;
+    }
+    this.askAt = (this.askAt + 1) % all.length;
+    this.asked = all[this.askAt][0];
+    this.asksAnswer = "";
+  },
+  showAnswer() {
+    const all = this.facts.asks[this.slot.piece] || [];
+    this.asksAnswer = this.askAt >= 0 && all.length > 0 ? all[this.askAt][1] : "";
+  },
+
   // A drill that was put into this rehearsal, as the caller counts it: half of it slow, once asked for at tempo.
   pickDrill(drill) {
     const { from, row, to, toRow, times } = drill;

@@ -16,10 +16,7 @@ module App
       def seen?(upload) = on? && lacking(upload.clip_people.map(&:person_id)).empty?
 
       # [Records::Person] of these (ids) who are minors without a guardian's yes.
-      def lacking(ids)
-        said = @studio.consents.standing.where(person_id: ids).select(:person_id)
-        @studio.people.where(id: ids, adult: false).where.not(id: said).order(:name).to_a
-      end
+      def lacking(ids) = Reading::ClipConsent.new(@studio).lacking(ids)
     end
   end
 end

@@ -14,7 +14,8 @@ module App
         "rest" => 5..60,
         "daily_minutes" => 30..720,
         "new_eights" => 1..40,
-        "latest_finish" => 720..1440
+        "latest_finish" => 720..1440,
+        "erase_after" => 0..3650
       }.freeze
     end
   end

@@ -13,6 +13,8 @@ module App
         self_reports: :text,
         clips: :text,
         clips_for_dancers: :text,
+        words_to_minors: :text,
+        erase_after: :text,
         **Figures::RANGES.to_h { |name, _| [name.to_sym, :text] }
       }.freeze
     end

@@ -41,6 +41,9 @@ module App
       # Where the links of the spine lead: this page, or the screen it belongs to.
       def here = @path || ways.find { |_, _, current| current }&.fetch(1).to_s
 
+      # A page of somebody's own stands on a phone under an address of its own.
+      def manifest = (@page.manifest if @page.respond_to?(:manifest))
+
       def heading = piece ? piece.title : studio_name
       def wide? = @page.respond_to?(:wide?) && @page.wide?
 

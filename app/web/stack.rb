@@ -7,7 +7,8 @@ module App
       WEEK = 7 * 86_400
       MEGABYTE = 1024 * 1024
       # Where files are sent, and how much of them.
-      UPLOADS = { %r{\A/pieces/\d+/track\z} => 40 * MEGABYTE, %r{\A/pieces/\d+/clips\z} => 200 * MEGABYTE }.freeze
+      UPLOADS = { %r{\A/pieces/\d+/track\z} => 40 * MEGABYTE, %r{\A/pieces/\d+/clips\z} => 200 * MEGABYTE,
+                  %r{\A/my/[\w-]+/reviews\z} => 60 * MEGABYTE }.freeze
 
       module_function
 

@@ -5,6 +5,7 @@
 class DanceAtHome < ActiveRecord::Migration[7.2]
   def up
     add_column :person_links, :kind, :string, null: false, default: "dancer"
+    add_column :people, :erased_at, :datetime
     add_column :notes, :asker_id, :bigint
     add_column :notes, :answer, :string
     add_foreign_key :notes, :people, column: %i[studio_id asker_id], primary_key: %i[studio_id id], on_delete: :cascade

@@ -59,6 +59,17 @@ module FilledForms
   def moment = { "moment" => "entry", "version" => formation.lock_version.to_s }
   def in_room = { "here" => [dancer.id.to_s], "minutes" => {}, "taught" => {} }
 
+  # A clip of the dancer's own, where clips are what counts.
+  def review_form
+    studio.update!(settings: studio.settings.merge("clips" => true, "learned_way" => "clip"))
+    App::Reading::PieceSnapshots.clear
+    RunWorld.make_consent(studio, dancer)
+    { "link" => piece.links.first.id.to_s, "file" => Rack::Test::UploadedFile.new(RunWorld::CLIP, "video/webm") }
+  end
+
+  # The dancer says for themselves when they are away.
+  def grown_up = studio.people.where(id: dancer.id).update_all(adult: true).positive?
+
   # Answers to what is asked of the chain.
   def memory_form
     snapshot = App::Reading::PieceSnapshots.of(piece.reload)

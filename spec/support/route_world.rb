@@ -21,11 +21,13 @@ module RouteWorld
             "names" => "word", "slots" => "slot", "corrections" => "correction", "told" => "told",
             "offers" => "offer", "words" => "meaning", "understudies" => "understudy",
             "handovers" => "hand_over", "track" => "upload", "runs" => "run", "troubles" => "trouble",
-            "drills" => "drill", "notes" => "correction", "clips" => "clip", "consents" => "consent" }.freeze
+            "drills" => "drill", "notes" => "correction", "clips" => "clip",
+            "reviews" => "review", "consents" => "consent" }.freeze
 
   # And behind a dancer's private link.
   MINE = %r{\A/my/:token/\w+/:id}
-  OWN = { "clips" => ":clip", "track" => ":upload", "links" => ":link", "memory" => ":piece",
+  OWN = { "clips" => ":clip", "track" => ":upload", "links" => ":link", "memory" => ":piece", "top" => ":piece",
+          "reviews" => ":review",
           "absences" => ":absence" }.freeze
 
   # A concrete path of the studio for each pattern.
@@ -73,7 +75,7 @@ module RouteWorld
         "group" => piece.groups.first.id,
         "correction" => Records::Note.create!(
           studio:, piece:, section: piece.sections.first, kind: "correction", about: "section", text: "soft knees",
-          by_name: "M", said_at: 1, client_id: "correction-1", created_at: Time.now
+          asker: dancer, by_name: "M", said_at: 1, client_id: "correction-1", created_at: Time.now
         ).id,
         "word" => studio.own_steps.create!(name: "wiggle", like: "hip").id,
         "understudy" => piece.understudies.create!(

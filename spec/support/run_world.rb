@@ -11,7 +11,7 @@ module RunWorld
     run = make_run(studio, piece)
     clip = make_clip(run, [dancer])
     { "run" => run.id, "trouble" => make_trouble(run).id, "drill" => make_drill(piece).id, "clip" => clip.id,
-      "consent" => make_consent(studio, dancer).id }
+      "review" => make_review(run, dancer).id, "consent" => make_consent(studio, dancer).id }
   end
 
   def said(key) = { said_at: 1, by_name: "M", client_id: "world-#{key}", created_at: NOW }
@@ -43,12 +43,17 @@ module RunWorld
     )
   end
 
-  def make_clip(run, people)
+  def make_review(run, person)
+    make_clip(run, [person], kind: "review", section: run.piece.sections.first)
+  end
+
+  def make_clip(run, people, **more)
     kept = File.open(CLIP, "rb") do |file|
       App::Shared::ClipFile.upload(file, :store, metadata: { "filename" => "run.webm" })
     end
+    about = more.empty? ? { kind: "clip", run: } : more
     clip = run.piece.uploads.create!(
-      studio_id: run.studio_id, kind: "clip", run:, file_data: kept.data, seconds: 24, by_name: "M", created_at: NOW
+      studio_id: run.studio_id, file_data: kept.data, seconds: 24, by_name: "M", created_at: NOW, **about
     )
     people.each { |person| clip.clip_people.create!(studio_id: run.studio_id, person:, created_at: NOW) }
     clip

@@ -1,5 +1,7 @@
 # frozen_string_literal: true
 
+require "support/home_requests"
+
 require_relative "filled_forms"
 
 # For every route that changes something: one request that it takes. Used with RouteWorld.
@@ -144,18 +146,6 @@ module ValidRequests
       { "groups" => [piece.groups.first.id.to_s], "cast" => { stranger_row.id.to_s => ["", "in"] } }
     end,
     "/pieces/:piece/groups/:id" => -> { { "name" => "Renamed", "leader" => dancer.id.to_s } },
-    "/my/:token/questions" => -> { { "link" => piece.links.first.id.to_s, "text" => "on which foot?" } },
-    "/my/:token/memory/:id" => -> { memory_form },
-    "/my/:token/absences" => -> { dancer.update!(adult: true) && { "from_date" => "2027-02-20", "to_date" => "" } },
-    "/my/:token/absences/:id/take-back" => -> { dancer.update!(adult: true) && {} },
-    "/people/:id/guardian-link" => -> { {} },
-    "/people/:id/guardian-link/revoke" => lambda do
-      dancer.person_links.issue(studio_id: studio.id, kind: "guardian") && {}
-    end,
-    "/people/:id/erase" => -> { { "name" => dancer.name } },
-    "/pieces/:piece/notes/:id/answer" => lambda do
-      piece.notes.find(ids["correction"]).update!(asker_id: dancer.id) && { "text" => "the left" }
-    end,
     "/my/:token/reports" => lambda do
       studio.update!(settings: { "self_reports" => true })
       { "piece" => piece.id.to_s, "item" => "s#{section.id}", "rung" => "4" }
@@ -169,24 +159,6 @@ module ValidRequests
       { "person" => studio.people.dancers.last.id.to_s, "covers" => dancer.id.to_s }
     end,
     "/pieces/:piece/understudies/:id/end" => -> { {} },
-    "/pieces/:piece/runs/:id/take-back" => -> { {} },
-    "/pieces/:piece/runs/troubles/:id" => -> { { "kind" => "late", "whose" => "everyone" } },
-    "/pieces/:piece/runs/troubles/:id/settle" => -> { { "to" => "yes" } },
-    "/pieces/:piece/runs/troubles/:id/take-back" => -> { { "to" => "yes" } },
-    "/pieces/:piece/runs/drills" => -> { { "from" => "1.1", "to" => "1.1", "repetitions" => "4" } },
-    "/pieces/:piece/runs/drills/:id/rehearse" => -> { call_everybody },
-    "/pieces/:piece/runs/drills/:id/done" => -> { { "to" => "yes" } },
-    "/pieces/:piece/runs/drills/:id/drop" => -> { { "to" => "yes" } },
-    "/pieces/:piece/notes" => -> { { "text" => "soft knees", "kind" => "fix", "about" => "all", "link" => "1" } },
-    "/pieces/:piece/notes/:id/give" => -> { { "to" => "yes" } },
-    "/pieces/:piece/notes/:id/settle" => -> { { "to" => "yes" } },
-    "/pieces/:piece/clips" => -> { clip_form },
-    "/pieces/:piece/clips/:id/marks" => lambda do
-      { "link" => "1", "eight" => "1", "count" => "3", "second" => "2.5" }
-    end,
-    "/pieces/:piece/clips/:id/remove" => -> { {} },
-    "/pieces/:piece/clips/consents" => -> { { "person" => dancer.id.to_s, "by" => "Guardian" } },
-    "/pieces/:piece/clips/consents/:id/withdraw" => -> { {} },
     "/pieces/:piece/handovers" => lambda do
       { "person" => teacher.id.to_s, "member" => members["assistant"].id.to_s, "until" => "2027-02-20" }
     end,
@@ -212,7 +184,7 @@ module ValidRequests
     end,
     "/pieces/:piece/track" => -> { { "file" => Rack::Test::UploadedFile.new(a_sound, "audio/wav") } },
     "/pieces/:piece/track/:id/remove" => -> { {} }
-  }.freeze
+  }.merge(HomeRequests::FORMS).freeze
 
   def demo_account
     demo = Records::Studio.find_or_create_by!(name: "Made up", demo: true)

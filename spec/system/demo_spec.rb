@@ -81,8 +81,11 @@ RSpec.describe "the demo", :browser do
   def screens
     piece = "/pieces/#{wings.id}"
     token = studio.people.find_by!(name: "Ada Quill").person_links.first && "/my/demo-#{studio.id}"
+    mine = wings.links.ids.first(2).map { |id| "#{token}/links/#{id}" }
     [
       "/",
+      *mine, *%w[top memory].map { |page| "#{token}/#{page}/#{wings.id}" }, "#{token}/kept",
+      "/people/#{studio.people.dancers.first.id}/kept",
       "/people",
       "/people/#{studio.people.dancers.first.id}",
       "/people/#{studio.people.choreographers.first.id}",

@@ -3,7 +3,8 @@
 require "browser_helper"
 require "support/relay"
 
-# A dancer's own page on a phone: opened, practised and reported without a network; a guardian; a link that is taken back.
+# A dancer's own page on a phone: opened, practised and reported without a network; a guardian; a link that is taken
+# back.
 RSpec.describe "my part", :browser do
   let(:studio) { make_studio }
   let(:director) { make_member(studio, "director", name: "Ilse") }

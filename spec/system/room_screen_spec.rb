@@ -46,6 +46,12 @@ RSpec.describe "the room's screen", :browser do
       end
       find("button.room-summary").click
       faults << ["caller", out_of_reach]
+      click_button "Ask them what comes next"
+      expect(page).to have_css(".room-asked", text: "?")
+      click_button "Show the answer"
+      faults << ["ask", out_of_reach]
+      find("body").send_keys(:escape)
+      find("button.room-summary").click
       click_button "As a run"
       faults << ["run", out_of_reach]
       click_button "Begin the run"

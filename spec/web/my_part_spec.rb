@@ -3,8 +3,8 @@
 require "web_helper"
 require "support/run_world"
 
-# A dancer's own page: their line in words, questions and answers, the memory check; a guardian's page; what is kept about
-# somebody, and erasing them.
+# A dancer's own page: their line in words, questions and answers, the memory check; a guardian's page; what is kept
+# about somebody, and erasing them.
 RSpec.describe "my part", :web do
   let(:studio) { make_studio }
   let(:director) { make_member(studio, "director") }
@@ -18,7 +18,7 @@ RSpec.describe "my part", :web do
   def mine = @mine ||= "/my/#{private_link}"
   def line = get("#{mine}/links/#{link.id}").body
 
-  it "shows the dancer's line eight by eight, in their version, with what was taught, and what comes before and after" do
+  it "shows the line eight by eight, in the dancer's version, with what was taught, and what comes before and after" do
     section.eights.first.update!(text: "1 step R 2 close L", cue: "the bell")
     section.versions.create!(studio:, kind: "seated", eights: { "2" => "1-8 wheel forward" })
     piece.version_people.create!(studio:, person: ada, kind: "seated")
@@ -27,7 +27,7 @@ RSpec.describe "my part", :web do
     expect(body).to include("1 step R 2 close L").and include("the bell").and include("1-8 wheel forward")
     expect(body).to include("Comes from <strong>#{piece.links.first.section.name}</strong>")
     expect(body.scan("untaught").size).to eq section.eights.count - 1
-    expect(body).to include(%("taught":1))
+    expect(body).to include(%("toRow":1))
     other = make_cast(make_piece(studio, director, title: "Other"), %w[Zed]).first
     get "/my/#{private_link(person: other)}/links/#{link.id}"
     expect(last_response.status).to eq 404
@@ -57,7 +57,7 @@ RSpec.describe "my part", :web do
     wrong = asked.first.choices.map(&:first).find { |choice| choice != asked.first.answer }
     answers = asked.to_h { |one| [one.key, one.answer] }.merge(asked.first.key => wrong)
     send_form "#{mine}/memory/#{piece.id}", { "answers" => answers }
-    body = last_response.body
+    body = follow_redirect!.body
     expect(body).to include("#{asked.size - 1} of #{asked.size} right").and include("It is ")
     kept = studio.memory_answers
     expect(kept.count).to eq(asked.count { |one| one.question.join })
@@ -72,12 +72,12 @@ RSpec.describe "my part", :web do
     studio.update!(settings: { "self_reports" => true })
     guardian = "/my/#{private_link('guardian')}"
     piece.notes.create!(
-      studio:, kind: "fix", about: "person", person: ada, text: "heels down", by_name: "M", said_at: 1, client_id: "n-1",
-      created_at: NOW
+      studio:, kind: "fix", about: "person", person: ada, text: "heels down", by_name: "M", said_at: 1,
+      client_id: "n-1", created_at: NOW
     )
     body = get(guardian).body
     expect(body).to include("heels down").and include("Is away then")
-    expect(body).not_to include "I have it"
+    expect(body).not_to include ">I have it<"
     expect(get(mine).body).not_to include "Is away then"
     send_form "#{mine}/absences", { "from_date" => "2027-02-20", "to_date" => "" }
     expect([last_response.status, ada.absences.count]).to eq [404, 0]
@@ -90,6 +90,44 @@ RSpec.describe "my part", :web do
     sign_in director
     send_form "/people/#{ada.id}/guardian-link/revoke", {}
     expect([guardian, mine].map { |path| get(path).status }).to eq [404, 200]
+  end
+
+  it "sends a clip to whoever teaches it and to nobody else, until it was reviewed" do
+    studio.update!(settings: { "clips" => true, "learned_way" => "clip" })
+    file = -> { Rack::Test::UploadedFile.new(RunWorld::CLIP, "video/webm") }
+    send_form "#{mine}/reviews", { "link" => link.id.to_s, "file" => file.call }
+    expect(follow_redirect!.body).to include "Your guardian has not said yes"
+    RunWorld.make_consent(studio, ada)
+    2.times { send_form "#{mine}/reviews", { "link" => link.id.to_s, "file" => file.call } }
+    clip = piece.uploads.reviews.first
+    expect([piece.uploads.reviews.count, clip.section_id]).to eq [1, section.id]
+    address = "/pieces/#{piece.id}/reviews/#{clip.id}"
+    seen = ["#{mine}/reviews/#{clip.id}", "/my/#{private_link('guardian')}/reviews/#{clip.id}"].map do |path|
+      get(path).status
+    end
+    sign_in make_member(studio, "choreographer", person: studio.people.create!(name: "Somebody Else", teaches: true))
+    seen << get(address).status
+    sign_in director
+    seen << get(address).status
+    expect(seen).to eq [404, 200, 404, 200]
+    kept = App::Shared::ClipFile.path(clip)
+    expect(get("/pieces/#{piece.id}/who-has-it/sign-offs").body).to include "Ada Test sent a clip"
+    send_form address, { "answer" => "yes" }
+    expect(piece.ledger_entries.pluck(:kind, :person_id)).to eq [["clip_reviewed", ada.id]]
+    expect([piece.uploads.reviews.count, File.exist?(kept)]).to eq [0, false]
+    send_form "#{mine}/reviews", { "link" => link.id.to_s, "file" => file.call }
+    App::Jobs::Tidy.run(NOW + (15 * 86_400))
+    expect(piece.uploads.reviews).to be_empty
+  end
+
+  it "erases by itself whom the studio archived long ago, where it wants that" do
+    ada.update!(archived_at: NOW - (40 * 86_400))
+    App::Jobs::Tidy.run(NOW)
+    expect(ada.reload.name).to eq "Ada Test"
+    studio.update!(settings: { "erase_after" => 30 })
+    2.times { App::Jobs::Tidy.run(NOW) }
+    expect(ada.reload.name).to eq "Somebody #{ada.id}"
+    expect(dancers.second.reload.name).to eq "Bram Test"
   end
 
   it "says what is kept about somebody and why, to them and to the director, and hands it out" do
@@ -107,7 +145,9 @@ RSpec.describe "my part", :web do
     def everything
       connection = Records::Base.connection
       tables = connection.tables - %w[schema_migrations ar_internal_metadata]
-      tables.flat_map { |table| connection.select_values("SELECT t::text FROM #{connection.quote_table_name(table)} t") }
+      tables.flat_map do |table|
+        connection.select_values("SELECT t::text FROM #{connection.quote_table_name(table)} t")
+      end
     end
 
     def figures
@@ -127,7 +167,11 @@ RSpec.describe "my part", :web do
     def logged
       lines = []
       log = instance_double(SemanticLogger::Logger)
-      %i[info warn error debug].each { |level| allow(log).to(receive(level) { |*said, **more| lines << said.inspect << more.inspect }) }
+      %i[info warn error debug].each do |level|
+        allow(log).to(receive(level) do |*said, **more|
+          lines << said.inspect << more.inspect
+        end)
+      end
       allow(SemanticLogger).to receive(:[]).and_return(log)
       lines
     end

@@ -195,6 +195,7 @@ RSpec.describe "runs", :web do
     expect(note.givings.standing.count).to eq 2
     send_form "/pieces/#{piece.id}/notes/#{note.id}/settle", { "to" => "yes" }
     expect(get("/pieces/#{piece.id}/notes").body).not_to include "late on 8</p>"
+    studio.update!(settings: studio.settings.merge("words_to_minors" => true))
     token = dancers[0].person_links.create!(studio_id: studio.id, token_digest: Records::Token.digest("her-own-link"))
     expect(get("/my/her-own-link").body).not_to include "heels down"
     send_form "/pieces/#{piece.id}/notes/#{piece.notes.find_by!(text: 'heels down').id}/give", { "to" => "yes" }

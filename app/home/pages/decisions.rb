@@ -11,9 +11,15 @@ module App
         end
 
         # [[text, path], …], the most pressing first.
-        def all = [*structure, *conflicts, *joins, *nobody, *music, *plan, *lines, *gaps, *unplaced]
+        def all = [*structure, *conflicts, *joins, *nobody, *music, *plan, *lines, *gaps, *unplaced, *asked]
 
         private
+
+        # What dancers ask and nobody has answered.
+        def asked
+          count = @piece.notes.open.where.not(asker_id: nil).count
+          count.zero? ? [] : [[I18n.t("decisions.asked", count:), @page.path("/notes")]]
+        end
 
         def latest_plan = @page.season_snapshot.latest_plan(@piece)
 

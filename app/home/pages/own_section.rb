@@ -41,6 +41,10 @@ module App
           I18n.t("home.have", have: people.count { |id| @page.progress.learned?(id, item.key) }, of: people.size)
         end
 
+        # Questions dancers asked of it that nobody has answered.
+        def asked = @asked ||= @page.piece.notes.open.where(section_id: section.id).where.not(asker_id: nil).count
+        def notes_path = @page.path("/notes")
+
         # How the link before it ends, in words; nil at the beginning.
         def before
           link = placed && placed.index > 1 && @page.order.links[placed.index - 2]

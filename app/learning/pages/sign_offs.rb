@@ -17,6 +17,12 @@ module App
             .sort_by { |person, _, reported| [reported ? 0 : 1, person.name] }
         end
 
+        # [Records::Upload] that this member reviews.
+        def reviews
+          @reviews ||= piece.uploads.reviews.includes(:section, :people)
+            .select { |clip| ReviewPolicy.new(member, clip, today).see? }
+        end
+
         def way(item) = I18n.t("ways_of_counting.#{progress.way(item.key).name}")
 
         # [Records::HandOver] that hold.

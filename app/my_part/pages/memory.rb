@@ -7,6 +7,10 @@ module App
       class Memory
         attr_reader :token, :piece
 
+        # Answers as an address carries them: "after-3:4 ends_on-2:left".
+        def self.write(given) = given.map { |key, choice| "#{key}:#{choice}" }.join(" ")[0, 300]
+        def self.read(text) = text[0, 300].split.to_h { |pair| pair.partition(":").values_at(0, 2) }
+
         # given: {question key => choice} as it was answered, or nil.
         def initialize(person, piece, now, token:, given: nil)
           @person = person

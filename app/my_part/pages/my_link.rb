@@ -9,6 +9,9 @@ module App
         # number; text: as it is danced by this person; cue; taught: whether they were shown it.
         Line = Struct.new(:number, :text, :cue, :taught, keyword_init: true)
 
+        # In the order in which they are loaded.
+        SCRIPTS = %w[room_queue room_caller my_player].freeze
+
         attr_reader :person, :token, :piece
 
         delegate :section, to: :placed
@@ -26,7 +29,7 @@ module App
         def title = Shared::PlaceName.link_name(placed)
         def back = "/my/#{token}"
         def guardian? = @guardian
-        def scripts = %w[room_queue room_caller my_player]
+        def scripts = SCRIPTS
         def placed = @placed ||= order.links.find { |each| each.link.id.to_i == @link.id }
         def dances? = items.in_link(placed.index).include?(person.id)
         def echo = (I18n.t("echo.marks.#{placed.echo}") unless placed.echo == :first)
@@ -75,6 +78,14 @@ module App
         # Questions this person asked here, with their answers.
         def questions = piece.notes.standing.where(asker_id: person.id, section_id: section.id).order(:id)
 
+        # Whether a clip of this can be sent to be reviewed, and the one that waits.
+        def reviews? = !guardian? && piece.studio.setting("clips") && !Reading::ReviewItem.of(@link, person).nil?
+
+        def review
+          ids = piece.studio.clip_people.where(person_id: person.id).select(:upload_id)
+          piece.uploads.reviews.find_by(section_id: section.id, id: ids)
+        end
+
         # What to leave out, or mark, at home.
         def cautions
           I18n.t("my_part.at_home").slice(*snapshot.danced.hazards(section).map(&:to_sym)).values
@@ -87,10 +98,7 @@ module App
         def practise? = taught.any?
 
         # What the player needs, as the room's caller has it.
-        def json
-          { links: [score_link], taught: taught.max, beats: work.count_in, track: track, slow: 60 }.to_json
-            .gsub("<", "\\u003c")
-        end
+        def json = player.json([placed], token)
 
         private
 
@@ -118,40 +126,18 @@ module App
         def versions = @versions ||= Reading::VersionLines.of(piece)[:versions].fetch(section.id, {})
         def written = versions.fetch(version)
 
-        # Eights this person was shown: by what was said of their groups; all where the section was known before.
-        def taught
-          @taught ||= begin
-            mine = snapshot.cast.fetch(person.id, [])
-            reached = Reading::TaughtSoFar.new(piece)
-            far = mine.map { |id| reached.of(section.id, id) }.max || reached.to_h.fetch(section.id, 0)
-            far = own.danced.size if section.known || progress_says_all?
-            (1..[far, own.danced.size].min)
-          end
-        end
-
-        def progress_says_all?
-          item = items.of_link(placed.index)
-          item && snapshot.progress.at_least?(person.id, item.key, "slow")
-        end
+        def player = @player ||= Player.new(piece, snapshot, person)
+        def taught = @taught ||= player.taught(placed)
 
         def ending_words(body) = Shared::Wording.ending(body).join(", ")
 
         def spot_words(place)
-          side = place.x.abs < 0.05 ? "middle" : (place.x.positive? ? "right" : "left")
+          side = if place.x.abs < 0.05
+                   "middle"
+                 else
+                   (place.x.positive? ? "right" : "left")
+                 end
           I18n.t("my_part.spot.#{side}", x: format("%.1f", place.x.abs), y: format("%.1f", place.y))
-        end
-
-        def score_link
-          link = Core::Room::Score.new(work, danced: snapshot.danced).links[placed.index - 1]
-          counts = link.counts.map { |count| [count.seconds.round(4), count.called, count.eight, count.first ? 1 : 0] }
-          lead = work.track.map.seconds_at(placed.start_beat) - work.track.map.seconds_at(placed.start_beat - 1)
-          { i: 1, n: link.name, o: 1, of: 1, e: link.ends.round(4), lead: lead.round(4), c: counts, l: {},
-            q: link.cues.map { |cue| [cue.count.to_f, cue.text] }, words: false, eights: placed.link.danced.size }
-        end
-
-        def track
-          file = piece.uploads.tracks.last
-          file && { url: "/my/#{token}/track/#{file.id}", name: file.name }
         end
       end
     end

@@ -50,8 +50,11 @@ module App
             .map { |item| Owed.new(item.key, name(item), ring(item), word(item), reported(item), step(item)) }
         end
 
-        # What was noted for this person alone: what was given, and, a day later, what was not.
+        # What was noted for this person alone: what was given, and, a day later, what was not. A minor reads it where
+        # the studio says so; their guardian does in any case.
         def notes
+          return [] unless @person.adult || @piece.studio.setting("words_to_minors")
+
           rows = @piece.notes.open.where(about: "person", person_id: @person.id, kind: %w[fix praise correction])
           told = ->(row) { row.givings.any? || row.created_at.to_date < @today }
           rows.includes(:section, :givings).order(:id).select(&told)
@@ -108,6 +111,7 @@ module App
         private
 
         def day(run) = Shared::Dates.day(run.rehearsal.date)
+
         # "next: slow counts · Sat 28 Nov, 10:05"
         def step(item)
           rung = progress.rung(@person.id, item.key)

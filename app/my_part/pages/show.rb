@@ -22,10 +22,22 @@ module App
 
         # Pages that a phone keeps with this one.
         def pages_to_keep
-          pieces.flat_map { |piece| piece.places.select(&:mine).map { |place| "/my/#{token}/links/#{place.id}" } }
+          pieces.flat_map do |piece|
+            own = piece.places.select(&:mine).map { |place| "/my/#{token}/links/#{place.id}" }
+            [*own, "/my/#{token}/top/#{piece.id}", "/my/#{token}/memory/#{piece.id}"]
+          end
+        end
+
+        # What to bring to the next call: [text].
+        def bring
+          rehearsal = calls.first&.last or return []
+          own = slots.fetch(rehearsal.id, []).select { |slot| roles.key?(slot.id) }
+          sections = @studio.sections.where(id: own.flat_map(&:section_ids)).where.not(bring: "")
+          sections.order(:position).pluck(:bring).uniq
         end
 
         def scripts = %w[my_page]
+        def manifest = "/my/#{token}/manifest.webmanifest"
 
         # Whether dancers report here what they have; for a guardian there are no ticks.
         def reports? = @studio.setting("self_reports") && !guardian?
@@ -41,7 +53,7 @@ module App
           notes = @studio.notes.standing.where(about: "person", person_id: person.id).order(id: :desc)
           answers = @studio.notes.standing.where(asker_id: person.id).where.not(answer: nil).order(id: :desc)
           rows = notes.map { |note| [note.created_at, note.text, note.by_name] } +
-                 answers.map { |note| [note.answered_at, note.answer, note.answered_by] }
+            answers.map { |note| [note.answered_at, note.answer, note.answered_by] }
           rows.sort_by(&:first).reverse.map { |at, text, by| [Shared::Dates.day(at.to_date), text, by] }
         end
 

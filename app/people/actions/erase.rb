@@ -45,18 +45,26 @@ module App
 
         def forget
           own_clips.each { |clip| clip.update!(removed_at: Shared::Clock.now) }
-          id = @person.id
-          gone = [@studio.consents, @studio.visits, @studio.absences, @studio.person_links, @studio.clip_people,
-                  @studio.castings, @studio.group_members, @studio.drill_people, @studio.trouble_people]
-          gone.each { |rows| rows.where(person_id: id).delete_all }
-          mine = @studio.notes.where(person_id: id).or(@studio.notes.where(asker_id: id))
+          forget_notes
+          everything_of.each { |rows| rows.where(person_id: @person.id).delete_all }
+          @studio.understudies.where(covers_person_id: @person.id).delete_all
+          @studio.groups.where(leader_id: @person.id).update_all(leader_id: nil)
+          @studio.slot_people.where(person_id: @person.id, slot_id: ahead.select(:id)).delete_all
+          now = Shared::Clock.now
+          @person.update!(name: I18n.t("kept.person_gone", number: @person.id), initials: "", rings: "", client_id: nil,
+                          erased_at: now, archived_at: @person.archived_at || now)
+        end
+
+        # Rows that say something of a person and nothing of what was danced.
+        def everything_of
+          [@studio.consents, @studio.visits, @studio.absences, @studio.person_links, @studio.clip_people,
+           @studio.castings, @studio.group_members, @studio.drill_people, @studio.trouble_people, @studio.understudies]
+        end
+
+        def forget_notes
+          mine = @studio.notes.where(person_id: @person.id).or(@studio.notes.where(asker_id: @person.id))
           @studio.givings.where(note_id: mine.select(:id)).delete_all
           mine.delete_all
-          @studio.understudies.where(person_id: id).or(@studio.understudies.where(covers_person_id: id)).delete_all
-          @studio.groups.where(leader_id: id).update_all(leader_id: nil)
-          @studio.slot_people.where(person_id: id, slot_id: ahead.select(:id)).delete_all
-          @person.update!(name: I18n.t("kept.person_gone", number: id), initials: "", rings: "", client_id: nil,
-                          archived_at: @person.archived_at || Shared::Clock.now)
         end
 
         def ahead

@@ -45,6 +45,7 @@ module App
             [I18n.t("people.links.#{kind}"), tail, live, words || I18n.t("people.no_link")]
           end
         end
+
         def pieces = Records::Piece.where(studio_id: person.studio_id, id: person.castings.pluck(:piece_id)).running
         def tapes = (1..Records::Person::TAPES)
       end

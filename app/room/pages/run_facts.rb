@@ -11,12 +11,19 @@ module App
           @snapshots = snapshots
         end
 
-        def to_h = { run:, drills:, kinds:, words: }
+        def to_h = { run:, drills:, kinds:, words:, asks: }
 
         private
 
         def words
           { runs: I18n.t("runs.kinds"), troubles: I18n.t("runs.troubles") }
+        end
+
+        # {piece id => [[question, answer], …]}: to be asked aloud.
+        def asks
+          @snapshots.transform_values do |snapshot|
+            Reading::MemoryQuestions.new(snapshot).for_all(@evening.now.to_date).map { |one| [one.text, one.right] }
+          end
         end
 
         def kinds

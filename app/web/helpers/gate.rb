@@ -42,11 +42,12 @@ module App
         # led; the same form with something else in it is shown, to be sent as a further one. Scripts have keys of
         # their own in what they send, or say what they want it to be.
         def once(rule, &block)
-          of_studio = !rule.roles.intersect?(%i[anyone account bearer])
+          of_studio = !rule.roles.intersect?(%i[anyone account])
           key = request.POST["authenticity_token"] if of_studio && !wants_json?
           return yield if key.blank?
 
-          form = Shared::SubmitOnce.new(studio, key, [request.path_info, digestible(params)])
+          tenant = rule.roles.include?(:bearer) ? bearer.studio : studio
+          form = Shared::SubmitOnce.new(tenant, key, [request.path_info, digestible(params)])
           outcome = form.run { answered(&block) }
           throw :halt, outcome.answer if outcome.kind == :done
           return sent_before(outcome.location) if outcome.kind == :different
