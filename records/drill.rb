@@ -10,7 +10,7 @@ module Records
     belongs_to :piece
     belongs_to :rehearsal, optional: true
     belongs_to :slot, optional: true
-    has_many :drill_people, class_name: "Records::DrillPerson"
+    has_many :drill_people, class_name: "Records::DrillPerson", dependent: :delete_all
     has_many :people, through: :drill_people
     scope :open, -> { where(done_at: nil, dropped_at: nil).order(:id) }
 

@@ -8,7 +8,7 @@ module Records
     belongs_to :piece
     belongs_to :run
     belongs_to :group, optional: true
-    has_many :trouble_people, class_name: "Records::TroublePerson"
+    has_many :trouble_people, class_name: "Records::TroublePerson", dependent: :delete_all
     has_many :people, through: :trouble_people
     validates :kind, inclusion: { in: Core::Running::Trouble::KINDS }, allow_nil: true
     scope :standing, -> { where(taken_back_at: nil) }

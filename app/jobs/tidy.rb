@@ -20,7 +20,7 @@ module App
 
       def reviews(now)
         old = Records::Upload.reviews.where(created_at: ...(now - (Records::Upload::REVIEW_DAYS * 86_400)))
-        old.each { |upload| Runs::Actions::RemoveClip.new(upload).run }
+        old.each { |upload| Shared::RemoveUpload.new(upload).run }
       end
 
       def erase(studio, now)

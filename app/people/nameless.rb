@@ -3,21 +3,29 @@
 module App
   module People
     # Takes a name out of every text a studio keeps: columns of words and of data, delivered mails. The first name goes
-    # too where nobody else in the studio has it. Logs of what happened are let through for this one purpose: only words
-    # change, no figure does.
+    # too where nobody else in the studio has it, but not out of the work itself: a section may well be called Grace.
+    # Logs of what happened are let through for this one purpose: only words change, no figure does.
     class Nameless
       WORDS = ["character varying", "text"].freeze
       DATA = %w[jsonb json].freeze
+      # The pieces themselves: only a full name is taken out of them.
+      WORK = %w[
+        pieces sections eights links versions parts groups formations tracks revisions own_steps word_meanings rooms
+      ].freeze
 
       def initialize(studio, name, alone:)
         @studio = studio
+        @full = name
         @names = [name, (name.split.first if alone)].compact
       end
 
       # In a transaction of the caller's.
       def sweep
         connection.execute("SET LOCAL joinchain.erasing = 'on'")
-        columns.each { |table, column, type| @names.each { |name| replace(table, column, type, name) } }
+        columns.each do |table, column, type|
+          names = WORK.include?(table) ? [@full] : @names
+          names.each { |name| replace(table, column, type, name) }
+        end
       end
 
       # Delivered mails stand as files too.

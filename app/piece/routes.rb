@@ -61,7 +61,7 @@ module App
         end
         app.allow :director, post: "/pieces/:piece/track/:id/remove" do
           permit Policy, piece, :direct?
-          Actions::RemoveTrack.new(find(piece.uploads.tracks)).run
+          Shared::RemoveUpload.new(find(piece.uploads.tracks)).run
           say t("music.track_removed")
           redirect "/pieces/#{piece.id}/music"
         end

@@ -44,10 +44,7 @@ module App
 
       # "Waggle Line, eight 6 to Smoke, eight 3", "Smoke, eights 2 to 4".
       def span(from, to)
-        return eight(from) if from == to
-        return I18n.t("runs.from_to", from: eight(from), to: eight(to)) unless from.link == to.link
-
-        I18n.t("runs.eights", name: link_name(from.link), from: from.row, to: to.row)
+        Shared::PlaceName.span(*[from, to].map { |eight| [order.links[eight.link - 1], eight.row] })
       end
 
       def link_name(index) = Shared::PlaceName.link_name(order.links[index - 1])

@@ -41,7 +41,7 @@ module App
         end
         app.allow :member, post: "/pieces/:piece/clips/:id/remove" do
           permit Piece::Policy, piece, :tick?
-          Actions::RemoveClip.new(find(piece.uploads.clips)).run
+          Shared::RemoveUpload.new(find(piece.uploads.clips)).run
           say t("clips.removed")
           redirect "/pieces/#{piece.id}/clips"
         end

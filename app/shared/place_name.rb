@@ -18,6 +18,16 @@ module App
       def named(name, number, all) = all > 1 ? I18n.t("runs.named", name:, n: number, of: all) : name
       def link_name(placed) = named(placed.name, placed.occurrence, placed.occurrences)
 
+      # "Smoke, eight 2", "Smoke, eights 2 to 4", "Waggle Line, eight 6 to Smoke, eight 1". from, to: [placed link,
+      # eight].
+      def span(from, to)
+        first, last = [from, to].map { |placed, row| I18n.t("runs.eight", name: link_name(placed), eight: row) }
+        return first if from == to
+        return I18n.t("runs.from_to", from: first, to: last) unless from.first == to.first
+
+        I18n.t("runs.eights", name: link_name(from.first), from: from.last, to: to.last)
+      end
+
       # The same of a count of the piece. order: Core::Piece::RunningOrder.
       def at(order, eights, count)
         link, eight, number = eights.place_of(count)

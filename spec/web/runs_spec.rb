@@ -190,7 +190,7 @@ RSpec.describe "runs", :web do
     expect(body.index("late on 8")).to be < body.index("heels down")
     note = piece.notes.find_by!(text: "late on 8")
     3.times { send_form "/pieces/#{piece.id}/notes/#{note.id}/give", { "to" => "yes" } }
-    expect(piece.drills.pluck(:because, :from_row, :to_row)).to eq [["late on 8", 2, 2]]
+    expect(piece.drills.pluck(:because, :from_row, :to_row)).to eq [["late on 8", 1, 3]]
     send_form "/pieces/#{piece.id}/notes/#{note.id}/give", { "to" => "no" }
     expect(note.givings.standing.count).to eq 2
     send_form "/pieces/#{piece.id}/notes/#{note.id}/settle", { "to" => "yes" }

@@ -20,7 +20,7 @@ module App
 
           Records::Base.transaction do
             Records::Mapping::Learnings.append(@piece, @upload.clip_people.map { |row| entry(row.person_id, item) })
-            Runs::Actions::RemoveClip.new(@upload).run
+            Shared::RemoveUpload.new(@upload).run
           end
           Shared::Result.ok(@upload)
         end

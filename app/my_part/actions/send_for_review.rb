@@ -47,7 +47,7 @@ module App
               seconds: looked.seconds, by_name: @person.name, created_at: Shared::Clock.now
             )
             made.clip_people.create!(studio_id: @studio.id, person: @person, created_at: Shared::Clock.now)
-            before.each { |upload| Runs::Actions::RemoveClip.new(upload).run }
+            before.each { |upload| Shared::RemoveUpload.new(upload).run }
             Shared::Result.ok(made)
           end
         end

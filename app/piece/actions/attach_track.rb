@@ -33,7 +33,7 @@ module App
             studio_id: @piece.studio_id, kind: "track", file_data: kept.data, by_name: @account.name,
             created_at: Shared::Clock.now
           )
-          before.each { |upload| RemoveTrack.new(upload).run }
+          before.each { |upload| Shared::RemoveUpload.new(upload).run }
           made
         end
       end

@@ -57,10 +57,8 @@ module App
 
           { id: row.id, piece: row.piece_id, from: from.index, row: row.from_row, to: to.index, toRow: row.to_row,
             times: row.repetitions, here: here?(row),
-            name: I18n.t("runs.from_to", from: eight(from, row.from_row), to: eight(to, row.to_row)) }
+            name: Shared::PlaceName.span([from, row.from_row], [to, row.to_row]) }
         end
-
-        def eight(placed, row) = I18n.t("runs.eight", name: Shared::PlaceName.link_name(placed), eight: row)
       end
     end
   end

@@ -36,21 +36,26 @@ module App
         def clean
           all = Round.new(@piece, mapping).core.cleaning
           note = all.map(&:first).find { |each| same?(each) } or return
-          link, row = note.place
-          link_id = @snapshot.work.order.links[link - 1].link.id.to_i
-          place = { from_link_id: link_id, from_row: row, to_link_id: link_id, to_row: row }
-          make(place, link, row) unless @piece.drills.open.exists?(place)
+          from, to = around(note.place)
+          place = { from_link_id: link_id(from), from_row: from.row, to_link_id: link_id(to), to_row: to.row }
+          make(place, from, to) unless @piece.drills.open.exists?(place)
         end
+
+        # From one eight before to one after, as every drill.
+        def around(place)
+          eight = mapping.eights.of_place(*place)
+          [mapping.eights.before(eight) || eight, mapping.eights.after(eight) || eight]
+        end
+
+        def link_id(eight) = @snapshot.work.order.links[eight.link - 1].link.id.to_i
 
         def same?(each) = each.id == @note.id || (each.place == own_place && plain(each.text) == plain(@note.text))
         def own_place = mapping.note_count(@note)&.then { |count| mapping.eights.place_of(count)&.first(2) }
         def plain(text) = text.downcase.gsub(/[^[:alnum:]]+/, " ").strip
 
-        def make(place, link, row)
-          book = Book.new(@piece, @snapshot)
-          eight = book.eights.of_place(link, row)
+        def make(place, from, to)
           person = @note.person_id if @note.about == "person"
-          drill = book.drills.between(eight, eight, dancers: person && [person])
+          drill = Book.new(@piece, @snapshot).drills.between(from, to, dancers: person && [person])
           made = @piece.drills.create!(
             studio_id: @piece.studio_id, **place, repetitions: drill.repetitions, minutes: [drill.minutes, 5].max,
             because: @note.text[0, 200], by_name: @account.name, created_at: Shared::Clock.now
