@@ -1,6 +1,19 @@
 // A clip on the counts: it opens at the second that was asked for, jumps to what is tapped, and says with a tap on a
 // count at which second that was.
 document.addEventListener("alpine:init", () => {
+  // A file that is too large is told before it is sent: the server would only cut the line.
+  Alpine.data("fileLimit", () => ({
+    told: "",
+    look(event) {
+      const [file] = event.target.files;
+      const most = Number(this.$el.closest("[data-most]").dataset.most);
+      const size = file ? Math.ceil(file.size / 1048576) : 0;
+      const large = size > most;
+      this.told = large ? `This file has ${size} MB; it may have ${most}. Make it shorter, or save it smaller.` : "";
+      if (large) event.target.value = "";
+    },
+  }));
+
   Alpine.data("clip", () => ({
     now: 0,
     init() {

@@ -122,6 +122,27 @@ RSpec.describe "runs", :browser do
       expect(page).to have_text("1 note to give")
     end
 
+    it "refuses a clip that is no video, is too large, or shows a minor without a yes, and says so" do
+      studio.update!(settings: studio.settings.merge("clips" => true))
+      RunWorld.make_consent(studio, dancers.first)
+      visit "/pieces/#{piece.id}/clips"
+      attach_file "The clip", File.join(HOUSE, "README.md")
+      click_button "Add the clip"
+      expect(page).to have_text("This is no video")
+      check "Bram Test no yes"
+      attach_file "The clip", RunWorld::CLIP
+      click_button "Add the clip"
+      expect(page).to have_text("No guardian’s yes for Bram Test: the clip was not kept.")
+      Tempfile.create(["long", ".webm"]) do |file|
+        file.truncate(201 * 1024 * 1024)
+        attach_file "The clip", file.path
+        expect(page).to have_text("This file has 201 MB; it may have 200.")
+        expect(find_field("The clip").value).to eq ""
+      end
+      expect(piece.uploads.clips).to be_empty
+      expect(serious_faults).to eq []
+    end
+
     it "takes in a film of it, lays it on the counts with one tap, and opens it at a spot" do
       studio.update!(settings: studio.settings.merge("clips" => true))
       dancers.first(3).each { |person| RunWorld.make_consent(studio, person) }

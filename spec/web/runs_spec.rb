@@ -72,6 +72,15 @@ RSpec.describe "runs", :web do
       .to eq ["refused"]
   end
 
+  it "keeps a run whose slot is no more, and refuses one of another studio's links" do
+    other = make_studio
+    theirs = make_piece(other, make_member(other, "director")).links.first
+    expect(send_entries(entry("run", "theirs", slot: 0, run_kind: "music", link: theirs.id, to: theirs.id)))
+      .to eq ["refused"]
+    expect(begin_run(slot: 0)).to eq ["stored"]
+    expect([run.slot_id, run.piece_id]).to eq [nil, piece.id]
+  end
+
   it "says danced of those who were there, did not rest and of whom nothing was noted, at the rung it was danced" do
     here = { "present" => 0, "resting" => 1, "absent" => 2, "marking" => 3 }.map do |state, i|
       entry("here", "here#{i}", person: dancers[i].id.to_s, state:)
