@@ -3,8 +3,8 @@
 require "browser_helper"
 require "support/run_world"
 
-# What goes between the studio, a dancer and a guardian, in the browser: links made and taken back, a question answered, a
-# note that a minor reads only where the studio says so, a yes to clips, and erasing.
+# What goes between the studio, a dancer and a guardian, in the browser: links made and taken back, a question answered,
+# a note that a minor reads only where the studio says so, a yes to clips, and erasing.
 RSpec.describe "between studio and home", :browser do
   let(:studio) { make_studio }
   let(:director) { make_member(studio, "director", name: "Ilse") }

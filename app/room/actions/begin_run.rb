@@ -3,8 +3,8 @@
 module App
   module Room
     module Actions
-      # A run begins: of which kind, from which eight of which link to the end of which. It is kept even where its slot is
-      # no more, because a newer plan was told meanwhile: what was danced was danced.
+      # A run begins: of which kind, from which eight of which link to the end of which. It is kept even where its slot
+      # is no more, because a newer plan was told meanwhile: what was danced was danced.
       class BeginRun < RunEntry
         def run
           return :links unless piece
