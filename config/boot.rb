@@ -17,6 +17,7 @@ require "semantic_logger"
 require "shrine"
 require "shrine/storage/file_system"
 require_relative "../formats/formats"
+require_relative "../formats/calendar"
 require_relative "settings"
 
 module Records; end

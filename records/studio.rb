@@ -60,6 +60,7 @@ module Records
     has_many :givings
     has_many :consents
     has_many :memory_answers
+    has_many :calendar_links
     has_many :clip_people, class_name: "Records::ClipPerson"
 
     validates :name, presence: true, length: { maximum: 80 }
@@ -84,7 +85,8 @@ module Records
       "clips" => false,
       "clips_for_dancers" => false,
       "words_to_minors" => false,
-      "erase_after" => 0
+      "erase_after" => 0,
+      "rooms_in_calendars" => false
     }.freeze
 
     # What steps are called here: the studio's own words before the known ones, and what words mean to each teacher.

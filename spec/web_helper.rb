@@ -4,6 +4,9 @@ require "spec_helper"
 ENV["DATABASE_URL"] ||= "#{ENV.fetch('TEST_DATABASE_BASE')}/joinchain_test#{ENV.fetch('TEST_ENV_NUMBER', '')}"
 require_relative "../config/boot"
 require "rack/test"
+
+# A sentence that is missing fails the example that would have shown it.
+I18n.exception_handler = ->(missing, *) { raise missing.respond_to?(:to_exception) ? missing.to_exception : missing }
 require "database_cleaner/active_record"
 require_relative "support/studios"
 require_relative "support/visits"

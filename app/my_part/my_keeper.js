@@ -10,6 +10,8 @@ self.addEventListener("install", () => self.skipWaiting());
 self.addEventListener("activate", event => event.waitUntil(self.clients.claim()));
 
 const page = path => /^\/my\/[\w-]+(\/(links|memory|top)\/\d+)?$/.test(path);
+// The page itself: where it is gone, the link was taken back.
+const own = request => /^\/my\/[\w-]+$/.test(new URL(request.url).pathname);
 const part = path => /^\/(styles|scripts|fonts|sounds|images)\//.test(path) || path === "/favicon.svg";
 const music = path => /^\/my\/[\w-]+\/track\/\d+$/.test(path);
 
@@ -36,7 +38,7 @@ async function fresh(request) {
   const kept = await caches.open(PAGES);
   if (!answer || answer.status >= 500) return (await still(kept, request)) || answer || Response.error();
   if (answer.ok && !answer.redirected) await kept.put(request, await stamped(answer.clone()));
-  if (answer.status === 404 || answer.status === 410) await erase();
+  if (own(request) && (answer.status === 404 || answer.status === 410)) await erase();
   return answer;
 }
 

@@ -2,12 +2,16 @@
 document.addEventListener("alpine:init", () => {
   Alpine.data("myPage", () => ({
     NAME: "my-said",
+    SENT: "my-sent",
     told: "",
+    sent: "",
     away: false,
 
     init() {
       this.token = this.$el.dataset.token;
-      this.pages = JSON.parse(this.$el.dataset.pages);
+      this.pages = [...this.$el.querySelectorAll("a[href^='/my/']")].map(each => each.getAttribute("href"));
+      this.sent = sessionStorage.getItem(this.SENT) ? this.$el.dataset.sent : "";
+      sessionStorage.removeItem(this.SENT);
       window.addEventListener("online", () => this.send());
       setInterval(() => this.send(), 10000);
       this.send();
@@ -41,7 +45,7 @@ document.addEventListener("alpine:init", () => {
     },
     draw() {
       const waiting = this.all().length;
-      this.told = waiting > 0 ? `${waiting} not sent yet: it goes as soon as there is a network.` : "";
+      this.told = waiting > 0 ? `${waiting} not sent yet: it goes as soon as there is a network.` : this.sent;
     },
     // What is reported is kept until it was taken in.
     report(event) {
@@ -58,21 +62,32 @@ document.addEventListener("alpine:init", () => {
       const [first] = this.all();
       if (!first || this.busy) return this.draw();
       this.busy = true;
-      const sent = await this.post(first).finally(() => (this.busy = false));
-      if (!sent) return this.draw();
+      const answer = await this.post(first).finally(() => (this.busy = false));
+      if (answer === null) return this.draw();
       this.save(this.all().filter(each => each.client !== first.client));
+      return answer === "" ? this.done() : this.refused(first, answer);
+    },
+    done() {
       if (this.all().length > 0) return this.send();
+      sessionStorage.setItem(this.SENT, "yes");
       location.reload();
     },
+    refused(said, why) {
+      this.sent = `${said.name}: ${why}`;
+      return this.all().length > 0 ? this.send() : this.draw();
+    },
+    // "" where it was taken in, why not where it was refused, null where it has to be sent again.
     async post(said) {
       const token = await fetch(`/my/${this.token}/form-token`).then(answer => answer.json()).catch(() => null);
-      if (!token) return false;
+      if (!token) return null;
       const answer = await fetch(`/my/${this.token}/reports`, {
         method: "POST",
         headers: { "Content-Type": "application/json", Accept: "application/json", "X-CSRF-Token": token.token },
         body: JSON.stringify({ piece: said.piece, item: said.item, rung: Number(said.rung) }),
       }).catch(() => null);
-      return Boolean(answer && answer.status < 500);
+      if (!answer || (answer.status !== 200 && answer.status !== 422)) return null;
+      const { why } = await answer.json();
+      return why || "";
     },
   }));
 });

@@ -9,8 +9,9 @@ module App
         def my_now = studio_of_bearer.local(Shared::Clock.now)
         def studio_of_bearer = bearer.studio
 
-        def my_page
-          Pages::Show.new(bearer.person, Shared::Clock.now, token: params["token"], guardian: bearer.guardian?)
+        def my_page(calendar = nil)
+          more = { token: params["token"], guardian: bearer.guardian?, calendar: }
+          Pages::Show.new(bearer.person, Shared::Clock.now, **more)
         end
 
         # A piece that this person dances in.
@@ -28,7 +29,7 @@ module App
       def self.registered(app)
         app.helpers Mine
         app.allow :bearer, get: "/my/:token" do
-          page "my_part/show", my_page, layout: :"web/phone"
+          page "my_part/show", my_page(session.delete("shown_calendar")), layout: :"web/phone"
         end
         app.allow :bearer, get: "/my/:token/links/:id" do
           link = Pages::MyLink.new(bearer.person, my_link, my_now, token: params["token"], guardian: bearer.guardian?)
@@ -105,7 +106,7 @@ module App
         app.allow :bearer, post: "/my/:token/reports", takes: { piece: :text, item: :text, rung: :whole } do
           halt 404 if bearer.guardian?
           result = Actions::Report.new(bearer.person, params, Shared::Clock.now).run
-          next json({ reported: result.ok? }, result.ok? ? 200 : 422) if wants_json?
+          next json({ why: result.errors&.values&.first }, result.ok? ? 200 : 422) if wants_json?
 
           say(result.ok? ? t("my_part.reported") : result.errors.values.first)
           redirect "/my/#{params['token']}"

@@ -26,7 +26,7 @@ module App
         {
           "learned_way" => studio.setting("learned_way"),
           "clean_runs" => studio.setting("clean_runs").to_s,
-          **%w[self_reports clips clips_for_dancers words_to_minors].to_h do |name|
+          **%w[self_reports clips clips_for_dancers words_to_minors rooms_in_calendars].to_h do |name|
             [name, studio.setting(name) ? "yes" : "no"]
           end
         }

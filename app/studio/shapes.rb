@@ -14,6 +14,7 @@ module App
         clips: :text,
         clips_for_dancers: :text,
         words_to_minors: :text,
+        rooms_in_calendars: :text,
         erase_after: :text,
         **Figures::RANGES.to_h { |name, _| [name.to_sym, :text] }
       }.freeze

@@ -47,6 +47,7 @@ module App
       register Home::Routes
       register People::Routes
       register People::RosterRoutes
+      register People::CalendarRoutes
       register Rehearsals::Routes
       register Piece::Routes
       register Steps::Routes # before Structure, whose links/:id/:step would take its paths
@@ -62,6 +63,7 @@ module App
       register Learning::PanelRoutes
       register Planning::Routes
       register Calls::Routes
+      register Calls::CalendarRoutes
       register Runs::Routes
       register Runs::NoteRoutes
       register Runs::ClipRoutes

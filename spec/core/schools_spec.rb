@@ -32,6 +32,22 @@ RSpec.describe Core::Planning::Schools do
     end
   end
 
+  Core::Planning::Schools::ALL.each_key do |key|
+    it "#{key} finds room for a drill with whoever is needed, once, and lets no run wait for it" do
+      drill = Core::Planning::Schools::Runs::Drill.new(
+        subject: "7", minutes: 7, dancers: %i[a b], links: [2, 3], title: "S2 to S3"
+      )
+      list = tasks(key, runs: 2, drills: [drill])
+      own = list.select { |task| task.id == "drill-7" }
+      expect(own.map do |task|
+        [task.kind, task.minutes, task.dancers, task.links]
+      end).to eq [["clean", 10, %i[a b], [2, 3]]]
+      expect(own.first.choreographers).to eq [sections[0].choreographer]
+      expect(list.flat_map(&:before)).not_to include "drill-7"
+      expect(tasks(key, runs: 2, done_runs: 2, drills: [drill]).map(&:id)).to include "drill-7"
+    end
+  end
+
   it "differ in what is danced most: the opening from the top, the ending from behind" do
     danced =
       Core::Planning::Schools::ALL.keys.to_h do |key|

@@ -70,6 +70,13 @@ module FilledForms
   # The dancer says for themselves when they are away.
   def grown_up = studio.people.where(id: dancer.id).update_all(adult: true).positive?
 
+  def calendar_file
+    event = Formats::Calendar::Event.new(uid: "1", date: NOW.to_date + 3, start: 600, finish: 660, summary: "Choir",
+                                         sequence: 1, changed_at: NOW)
+    text = Formats::Calendar.render([event], name: "Mine", zone: "Europe/London")
+    Rack::Test::UploadedFile.new(StringIO.new(text), "text/calendar", original_filename: "mine.ics")
+  end
+
   # Answers to what is asked of the chain.
   def memory_form
     snapshot = App::Reading::PieceSnapshots.of(piece.reload)

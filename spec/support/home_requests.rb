@@ -23,6 +23,14 @@ module HomeRequests
     "/pieces/:piece/clips/consents/:id/withdraw" => -> { {} },
     "/my/:token/reviews" => -> { review_form },
     "/pieces/:piece/reviews/:id" => -> { { "answer" => "yes" } },
+    "/people/:id/calendar" => -> { { "file" => calendar_file } },
+    "/people/:id/calendar/take" => -> { { "days" => ["2027-03-01|1080|1140", "2027-03-02||"] } },
+    "/calls/calendars" => -> { { "of" => "person:#{dancer.id}" } },
+    "/calls/calendars/:id/revoke" => -> { {} },
+    "/my/:token/calendar" => -> { {} },
+    "/my/:token/calendar/revoke" => lambda do
+      studio.calendar_links.issue(person_id: dancer.id) && {}
+    end,
     "/my/:token/questions" => -> { { "link" => piece.links.first.id.to_s, "text" => "on which foot?" } },
     "/my/:token/memory/:id" => -> { memory_form },
     "/my/:token/absences" => -> { grown_up && { "from_date" => "2027-02-20", "to_date" => "" } },

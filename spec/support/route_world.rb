@@ -57,6 +57,8 @@ module RouteWorld
         "absence" => absence.id,
         "/people:id" => dancer.id,
         "/rehearsals:id" => studio.rehearsals.first.id,
+        "/calls:id" => studio.calendar_links.issue(piece_id: piece.id).first.id,
+        "/calendar:token" => studio.calendar_links.issue(room_id: studio.rooms.first.id).last,
         "/rooms:id" => studio.rooms.first.id,
         "/memberships:id" => members["assistant"].id,
         "/studios:id" => studio.id,

@@ -92,6 +92,7 @@ RSpec.describe "the demo", :browser do
       "/roster",
       "/rehearsals",
       "/calls",
+      "/calls/calendars",
       "/settings",
       "/outbox",
       "/studios",

@@ -64,6 +64,15 @@ RSpec.describe "my part", :browser do
     expect(page).to have_no_text("not sent yet")
   end
 
+  it "says why a report was not taken" do
+    visit mine
+    studio.update!(settings: { "self_reports" => false })
+    first(".owed summary", text: "I have it").click
+    first(".owed button", text: "slow counts").click
+    expect(page).to have_text("Nothing is reported here: your teachers tick what you have.")
+    expect(piece.ledger_entries.count).to eq 0
+  end
+
   it "erases the copy on the phone when the link is taken back" do
     path = mine
     visit path

@@ -101,9 +101,9 @@ RSpec.describe "the whole way", :browser do
     expect(page).to have_css("main.paper", text: "Learn Ebb")
     ada = Records::Person.find_by!(name: "Ada Reed")
     visit "/people/#{ada.id}"
-    click_button "Make a link"
+    click_button "Private link: make a link"
     visit URI(find("code").text).path
-    expect(page).to have_text("Tue 2 Feb, 18:00").and have_text("What I still owe").and have_text("Ebb into Flood")
+    expect(page).to have_text("Tue 2 Feb, 18:00").and have_text("What to learn next").and have_text("Ebb into Flood")
   end
 
   it "shows the later of two editors both versions, and loses neither" do

@@ -20,7 +20,7 @@ RSpec.describe "every changing route", :web do
   def looking
     %w[
       /pieces/preview /pieces/:piece/steps/preview /pieces/:piece/music/cut /roster/preview /taps
-      /pieces/:piece/links/:id/formation/assign
+      /pieces/:piece/links/:id/formation/assign /people/:id/calendar
     ]
   end
 

@@ -16,6 +16,7 @@ module App
 
         def title = I18n.t("ways.calls")
         def screen = :calls
+        def calendars? = member.director? || member.role == "assistant"
         def spine = piece && Shared::PiecePage.new(piece:, member:, now: @now).spine
         def upcoming = season.ahead
         def recent = season.recent

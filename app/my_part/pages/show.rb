@@ -7,8 +7,12 @@ module App
       class Show
         attr_reader :person, :token
 
+        # calendar: the address that was just made, shown this once.
+        attr_reader :calendar
+
         # token: of the private link it is shown behind; guardian: whether that is a guardian's.
-        def initialize(person, now, token: nil, guardian: false)
+        def initialize(person, now, token: nil, guardian: false, calendar: nil)
+          @calendar = calendar
           @person = person
           @token = token
           @guardian = guardian
@@ -19,14 +23,6 @@ module App
         def title = I18n.t(guardian? ? "guardian.title" : "my_part.title", name: person.first_name)
         def today = @now.to_date
         def studio_name = @studio.name
-
-        # Pages that a phone keeps with this one.
-        def pages_to_keep
-          pieces.flat_map do |piece|
-            own = piece.places.select(&:mine).map { |place| "/my/#{token}/links/#{place.id}" }
-            [*own, "/my/#{token}/top/#{piece.id}", "/my/#{token}/memory/#{piece.id}"]
-          end
-        end
 
         # What to bring to the next call: [text].
         def bring
@@ -42,6 +38,8 @@ module App
         # Whether dancers report here what they have; for a guardian there are no ticks.
         def reports? = @studio.setting("self_reports") && !guardian?
         def guardian? = @guardian
+
+        def calendar_given? = @studio.calendar_links.given.exists?(person_id: person.id)
 
         # Whether absences are said here: by a guardian, or by somebody grown up.
         def says_away? = guardian? || person.adult

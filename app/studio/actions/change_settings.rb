@@ -43,7 +43,9 @@ module App
           {
             "learned_way" => @given["learned_way"],
             "clean_runs" => Integer(@given["clean_runs"], exception: false),
-            **%w[self_reports clips clips_for_dancers words_to_minors].to_h { |name| [name, @given[name] == "yes"] }
+            **%w[self_reports clips clips_for_dancers words_to_minors rooms_in_calendars].to_h do |name|
+              [name, @given[name] == "yes"]
+            end
           }
         end
 

@@ -13,10 +13,10 @@ module Core
         # Full runs, each in a later rehearsal than the one before; cleaning once the first has been danced.
         def add_runs
           add_edges
-          add_drills
           people = @links.map { |placed| @items.in_link(placed.index) }.reduce([], :|)
           wanted = ["stumble", *Array.new([@runs - 1, 0].max) { |i| i < @runs / 2 ? "music" : "full_out" }].first(@runs)
           before = @tasks.map(&:id)
+          add_drills
           wanted.drop(@done_runs).each_with_index do |kind, i|
             add_run(kind, i + @done_runs + 1, people, before)
             add_cleaning if i.zero?
@@ -39,7 +39,8 @@ module Core
           )
         end
 
-        # What went wrong in a run, and what notes did not mend: cleaned as soon as it may be.
+        # What went wrong in a run, and what notes did not mend. No run waits for it: who is away for a drill must not
+        # stop the piece.
         def add_drills
           @drills.each do |drill|
             last = @links[drill.links.last - 1].section

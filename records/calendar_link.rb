@@ -1,0 +1,20 @@
+# frozen_string_literal: true
+
+module Records
+  # A private address from which a calendar elsewhere reads the calls of a person, a piece or a room; can be revoked.
+  class CalendarLink < Base
+    include Token
+
+    belongs_to :studio
+    belongs_to :person, optional: true
+    belongs_to :piece, optional: true
+    belongs_to :room, optional: true
+    scope :given, -> { where(revoked_at: nil) }
+    # Those that are answered: of somebody who is archived none is.
+    scope :live, lambda {
+      given.where(person_id: nil).or(given.where(person_id: Person.where(archived_at: nil).select(:id)))
+    }
+
+    def subject = person || piece || room
+  end
+end
