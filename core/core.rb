@@ -177,6 +177,7 @@ require_relative "room/timetable"
 require_relative "room/re_cuts"
 require_relative "room/outlook"
 require_relative "room/score"
+require_relative "room/practice"
 
 require_relative "running/kind"
 require_relative "running/eights"

@@ -40,6 +40,16 @@ module App
           page "my_part/from_the_top", Pages::FromTheTop.new(bearer.person, my_piece, token: params["token"]),
                layout: :"web/phone"
         end
+        app.allow :bearer, get: "/my/:token/practice/:id" do
+          shown = Pages::FromTheTop.new(bearer.person, my_piece, token: params["token"])
+          halt 404 unless shown.practise?
+          result = shown.file.run
+          halt 404 unless result.ok?
+          beside
+          content_type "audio/wav"
+          attachment shown.file.name
+          result.value
+        end
         # So that the page can stand on the phone's home screen: it opens this page.
         app.allow :bearer, get: "/my/:token/manifest.webmanifest" do
           beside

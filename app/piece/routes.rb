@@ -89,6 +89,17 @@ module App
 
           page "piece/music_cut", piece_page(Pages::MusicCut, typed: action.form, track: action.cut_track)
         end
+        app.allow :member, get: "/pieces/:piece/practice.wav", takes: Shapes::PRACTICE do
+          permit Policy, piece, :see?
+          file = Shared::PracticeFile.new(Reading::PieceSnapshots.of(piece), params)
+          result = file.run
+          next page("piece/music", piece_page(Pages::Music, errors: result.errors), status: 422) unless result.ok?
+
+          beside
+          content_type "audio/wav"
+          attachment file.name
+          result.value
+        end
         app.allow :member, post: "/taps", takes: { taps: :numbers } do
           answer = Actions::TapTempo.new(params["taps"]).run
           json(answer.ok? ? answer.value : answer.errors, answer.ok? ? 200 : 422)

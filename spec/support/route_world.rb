@@ -27,6 +27,7 @@ module RouteWorld
   # And behind a dancer's private link.
   MINE = %r{\A/my/:token/\w+/:id}
   OWN = { "clips" => ":clip", "track" => ":upload", "links" => ":link", "memory" => ":piece", "top" => ":piece",
+          "practice" => ":piece",
           "reviews" => ":review",
           "absences" => ":absence" }.freeze
 

@@ -71,6 +71,27 @@ RSpec.describe "at home", :web do
     expect(JSON.parse(player.json([player.from_the_top.first], "token"))["toRow"]).to eq 0
   end
 
+  it "is handed out as a sound file: any chain to the team, what they were taught to a dancer" do
+    sign_in director
+    get "/pieces/#{piece.id}/practice.wav", { "from" => "2", "to" => "3", "speed" => "60" }
+    expect(last_response.headers.values_at("content-type", "content-disposition").join)
+      .to include("audio/wav").and include("spiral-opening-walk-60.wav")
+    whole = Core::Room::Practice.new(Core::Room::Score.new(snapshot.work, danced: snapshot.danced), from: 2, to: 3,
+                                                                                                    speed: 60)
+    expect(last_response.body.bytesize).to be_within(3000).of(2 * 22_050 * whole.seconds)
+    { "speed" => "5", "times" => "99", "to" => "77", "from" => "9" }.each do |name, value|
+      get "/pieces/#{piece.id}/practice.wav", { name => value }
+      expect([name, last_response.status]).to eq [name, name == "to" ? 200 : 422]
+    end
+    expect(last_response.body).to include "There is no chain from the first link to the second."
+    mine = "/my/#{ada.person_links.issue(studio_id: studio.id).last}/practice/#{piece.id}"
+    expect(get(mine).status).to eq 404
+    taught(piece.sections.first, 2)
+    expect([get(mine).status, last_response.body.byteslice(0, 4)]).to eq [200, "RIFF"]
+    bpm = piece.track.tempo.first.last
+    expect(last_response.body.bytesize / 44_100.0).to be_within(0.2).of((4 + 16) * 60 / bpm / 0.6)
+  end
+
   it "moves what a clip is laid on with a new cut of the music" do
     make_season(studio)
     run = RunWorld.make_run(studio, piece)

@@ -5,6 +5,7 @@ module App
     module Pages
       # From the top as far as this dancer has it.
       class FromTheTop
+        SLOW = "60"
         attr_reader :token, :piece
 
         def initialize(person, piece, token:)
@@ -35,6 +36,15 @@ module App
             whole = far >= placed.link.danced.size || !mine?(placed)
             [Shared::PlaceName.link_name(placed), mine?(placed), (far unless whole)]
           end
+        end
+
+        # The same as a sound file, slow: as far as they have it.
+        def file
+          far = player.taught(links.last)
+          last = links.last
+          to_row = far.max unless far.max.nil? || far.max >= last.link.danced.size || !mine?(last)
+          asked = { "from" => "1", "to" => last.index.to_s, "speed" => SLOW }
+          Shared::PracticeFile.new(snapshot, asked, to_row:)
         end
 
         private
