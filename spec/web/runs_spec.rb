@@ -174,6 +174,27 @@ RSpec.describe "runs", :web do
     expect([task.kind, task.minutes % 5, task.dancers.sort, task.links]).to eq ["clean", 0, wish.dancers.sort, [1]]
   end
 
+  it "makes a slot of its own only with a grown-up who is there, and calls them" do
+    rows = piece.published_plan.slots.includes(:slot_people).where(rehearsal:).order(:start_minute).select(&:work?)
+    teacher = rows.flat_map { |row| row.slot_people.reject { |one| one.role == "dancer" } }.map(&:person).first
+    App::Planning::Actions::CopySlots.remove(piece.published_plan, rows.drop(1))
+    first = rows.first
+    everybody = dancers.map { |one| [one.id, "dancer"] } + [[teacher.id, "teacher"]]
+    late = first.dup.tap { |row| row.update!(start_minute: first.end_minute + 30, task_key: "learn-late") }
+    [first, late].each do |row|
+      studio.slot_people.where(slot_id: row.id).delete_all
+      everybody.each { |id, role| studio.slot_people.create!(slot: row, person_id: id, role:) }
+    end
+    teacher.update!(adult: true)
+    send_form "/pieces/#{piece.id}/runs/drills", { "from" => "1.1", "to" => "1.1", "repetitions" => "2" }
+    made = studio.slots.find(piece.drills.first.slot_id)
+    expect([made.task_key, made.start_minute]).to eq ["drill-#{piece.drills.first.id}", first.end_minute]
+    expect(made.slot_people.pluck(:person_id, :role)).to match_array everybody
+    expect(App::Reading::Unattended.new(studio, [made]).include?(made)).to be(false)
+    send_form "/pieces/#{piece.id}/runs/drills/#{piece.drills.first.id}/drop", { "to" => "yes" }
+    expect(studio.slots.exists?(made.id)).to be(false)
+  end
+
   def snapshot = App::Reading::PieceSnapshots.of(piece.reload)
   def order = snapshot.work.order
   def items = snapshot.items

@@ -25,8 +25,8 @@ module App
           return told(:nothing_ahead) if tried.empty?
 
           tried.each do |rehearsal|
-            found = place(rehearsal).find(people:, minutes: @drill.minutes, links:)
-            return put(rehearsal, found) if found
+            found, adult = found(rehearsal)
+            return put(rehearsal, found, adult) if found
           end
           told(:no_room, minutes: @drill.minutes, day: Shared::Dates.day(tried.first.date), names: missing(tried.first))
         end
@@ -55,6 +55,26 @@ module App
           rows.reject { |row| row.date == @now.to_date && row.start_minute <= minute }
         end
 
+        # [where it goes, who teaches it there]: with whoever teaches it, if they are there, else with another adult who
+        # is; with nobody only into a slot that has its own.
+        def found(rehearsal)
+          place = place(rehearsal)
+          adults(rehearsal).each do |adult|
+            hit = place.find(people: people + [adult], minutes: @drill.minutes, links:)
+            return [hit, adult] if hit
+          end
+          hit = place.find(people:, minutes: @drill.minutes, links:)
+          [(hit if hit&.kind == :inside), nil]
+        end
+
+        # Ids of those who teach in this rehearsal, its own teachers first.
+        def adults(rehearsal)
+          there = slots(rehearsal).flat_map { |slot| slot.slot_people.reject { |one| one.role == "dancer" } }
+          ids = there.map(&:person_id).uniq & @studio.people.where(adult: true).ids
+          own = links.flat_map { |link| order.links[link - 1].section.teachers }
+          ids.sort_by { |id| [own.include?(id) ? 0 : 1, id] }
+        end
+
         def slots(rehearsal) = Reading::StandingSlots.standing(@studio, [rehearsal]).includes(:slot_people).to_a
 
         def place(rehearsal)
@@ -74,23 +94,23 @@ module App
           names.empty? ? I18n.t("runs.drill.nobody") : Shared::Lists.of(names, 4)
         end
 
-        def put(rehearsal, found)
+        def put(rehearsal, found, adult)
           Records::Base.transaction do
-            slot = found.kind == :free ? make(rehearsal, found) : @studio.slots.find(found.slot.id)
+            slot = found.kind == :free ? make(rehearsal, found, adult) : @studio.slots.find(found.slot.id)
             @drill.update!(rehearsal:, slot_id: slot.id)
             told(found.kind, day: Shared::Dates.day(rehearsal.date), at: Formats::Times.clock(found.start),
                              minutes: @drill.minutes, slot: slot.title)
           end
         end
 
-        def make(rehearsal, found)
+        def make(rehearsal, found, adult)
           slot = plan.slots.create!(
             studio_id: @studio.id, rehearsal:, room_id: found.room, kind: "clean",
             task_key: Core::Planning::TaskKey.of("drill", @drill.id), title: I18n.t("tasks.drill", name: wish.title),
             start_minute: found.start, minutes: @drill.minutes, from_link: links.first, to_link: links.last,
             section_ids: links.map { |link| order.links[link - 1].section.id }.uniq
           )
-          Records::SlotPerson.add_all(people.map { |id| called(slot, id, "dancer") })
+          Records::SlotPerson.add_all([*people.map { |id| called(slot, id, "dancer") }, called(slot, adult, "teacher")])
           slot
         end
 
