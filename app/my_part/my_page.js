@@ -25,7 +25,8 @@ document.addEventListener("alpine:init", () => {
         const sounds = Array.from({ length: 9 }, (_, i) => `/sounds/${i + 1}.wav`);
         const own = ["/scripts/room_queue.js", "/scripts/room_caller.js", "/scripts/my_player.js"];
         await Promise.all([...own, ...sounds, ...loaded].map(url => fetch(url).catch(() => null)));
-        [location.href, ...this.pages].forEach(url => fetch(url).catch(() => null));
+        await fetch(location.href).catch(() => null);
+        this.pages.forEach(url => fetch(url).catch(() => null));
       };
       navigator.serviceWorker.addEventListener("controllerchange", fetchAll);
       await navigator.serviceWorker.register("/my-keeper.js", { scope: "/my/" }).catch(() => null);
