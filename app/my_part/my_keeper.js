@@ -33,11 +33,18 @@ async function stamped(answer) {
   return new Response(await answer.blob(), { status: answer.status, headers });
 }
 
+// How often everything was erased: what was asked for before is not kept after.
+let erased = 0;
+
 async function fresh(request) {
+  const began = erased;
   const answer = await soon(request).catch(() => null);
   const kept = await caches.open(PAGES);
   if (!answer || answer.status >= 500) return (await still(kept, request)) || answer || Response.error();
-  if (answer.ok && !answer.redirected) await kept.put(request, await stamped(answer.clone()));
+  if (answer.ok && !answer.redirected) {
+    const copy = await stamped(answer.clone());
+    if (began === erased) await kept.put(request, copy);
+  }
   if (own(request) && (answer.status === 404 || answer.status === 410)) await erase();
   return answer;
 }
@@ -64,6 +71,7 @@ async function known(request) {
 }
 
 async function erase() {
+  erased += 1;
   const own = (await caches.keys()).filter(name => name.startsWith("my-"));
   await Promise.all(own.map(name => caches.delete(name)));
 }
