@@ -36,6 +36,17 @@ module App
           halt 404 unless link.dances?
           page "my_part/link", link, layout: :"web/phone"
         end
+        from_the_top(app)
+        on_the_phone(app)
+        saying(app)
+        remembering(app)
+        away(app)
+        reviews(app)
+        files(app)
+      end
+
+      # From the top as far as they have it, to be counted here or taken along.
+      def self.from_the_top(app)
         app.allow :bearer, get: "/my/:token/top/:id" do
           page "my_part/from_the_top", Pages::FromTheTop.new(bearer.person, my_piece, token: params["token"]),
                layout: :"web/phone"
@@ -50,7 +61,10 @@ module App
           attachment shown.file.name
           result.value
         end
-        # So that the page can stand on the phone's home screen: it opens this page.
+      end
+
+      # What makes the page one of the phone's own: its place on the home screen, and the script that keeps it.
+      def self.on_the_phone(app)
         app.allow :bearer, get: "/my/:token/manifest.webmanifest" do
           beside
           content_type "application/manifest+json"
@@ -67,11 +81,6 @@ module App
           headers "cache-control" => "no-cache"
           send_file File.join(Settings::ROOT, "public", "scripts", "my_keeper.js"), type: "text/javascript"
         end
-        saying(app)
-        remembering(app)
-        away(app)
-        reviews(app)
-        files(app)
       end
 
       # Absences: of a minor a guardian says them, of a grown-up they themselves.

@@ -79,6 +79,11 @@ module App
             redirect "/people/#{person.id}#link"
           end
         end
+        keeping(app)
+      end
+
+      # What is kept about somebody, handed out or erased; and who is archived.
+      def self.keeping(app)
         app.allow(:director, get: "/people/:id/kept") { page "people/kept", Pages::Kept.new(find(studio.people)) }
         app.allow :director, get: "/people/:id/kept.json" do
           person = find(studio.people)

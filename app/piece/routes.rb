@@ -67,7 +67,23 @@ module App
         end
       end
 
+      # Any chain as a practice track.
+      def self.practice(app)
+        app.allow :member, get: "/pieces/:piece/practice.wav", takes: Shapes::PRACTICE do
+          permit Policy, piece, :see?
+          file = Shared::PracticeFile.new(Reading::PieceSnapshots.of(piece), params)
+          result = file.run
+          next page("piece/music", piece_page(Pages::Music, errors: result.errors), status: 422) unless result.ok?
+
+          beside
+          content_type "audio/wav"
+          attachment file.name
+          result.value
+        end
+      end
+
       def self.music(app)
+        practice(app)
         app.allow(:member, get: "/pieces/:piece/music") { page "piece/music", piece_page(Pages::Music) }
         app.allow :director, post: "/pieces/:piece/music", takes: Shapes::MUSIC do
           permit Policy, piece, :direct?
@@ -88,17 +104,6 @@ module App
           end
 
           page "piece/music_cut", piece_page(Pages::MusicCut, typed: action.form, track: action.cut_track)
-        end
-        app.allow :member, get: "/pieces/:piece/practice.wav", takes: Shapes::PRACTICE do
-          permit Policy, piece, :see?
-          file = Shared::PracticeFile.new(Reading::PieceSnapshots.of(piece), params)
-          result = file.run
-          next page("piece/music", piece_page(Pages::Music, errors: result.errors), status: 422) unless result.ok?
-
-          beside
-          content_type "audio/wav"
-          attachment file.name
-          result.value
         end
         app.allow :member, post: "/taps", takes: { taps: :numbers } do
           answer = Actions::TapTempo.new(params["taps"]).run

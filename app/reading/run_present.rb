@@ -19,6 +19,8 @@ module App
         (@evening.called.keys & @cast) - away
       end
 
+      # Whether anybody was said to be there: else it is only taken so.
+      def known? = register.begun?
       def marks?(person) = register.marks?(person)
 
       private

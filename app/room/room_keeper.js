@@ -24,13 +24,17 @@ self.addEventListener("fetch", event => {
 const soon = request =>
   Promise.race([fetch(request), new Promise((_, late) => setTimeout(() => late(new Error("slow")), PATIENCE))]);
 
+// How often everything was erased: what was asked for before is not kept after.
+let erased = 0;
+
 // From the network; what is kept only where there is none.
 async function fresh(request) {
+  const began = erased;
   const answer = await soon(request).catch(() => null);
   const kept = await caches.open(PAGES);
   if (!answer || answer.status >= 500) return (await kept.match(request)) || answer || Response.error();
-  if (answer.ok) await kept.put(request, answer.clone());
-  else await erase();
+  if (!answer.ok) await erase();
+  else if (began === erased) await kept.put(request, answer.clone());
   return answer;
 }
 
@@ -45,4 +49,7 @@ async function known(request, name) {
   return answer;
 }
 
-const erase = () => caches.keys().then(names => Promise.all(names.map(name => caches.delete(name))));
+async function erase() {
+  erased += 1;
+  await Promise.all((await caches.keys()).map(name => caches.delete(name)));
+}

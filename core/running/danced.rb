@@ -24,8 +24,8 @@ module Core
 
       private
 
-      # Items of which some place was danced in one stretch: [[item, [[from, to], …]], …]. The opening and the ending
-      # are more than their counts.
+      # Items of which some place was danced in one stretch: [[item, [[from, to], …]], …]. The opening and the
+      # ending are more than their counts.
       def whole(run)
         learned = @items.all.reject { |item| %i[opening ending].include?(item.kind) }
         learned.filter_map do |item|

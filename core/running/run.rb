@@ -2,8 +2,8 @@
 
 module Core
   module Running
-    # A run as it was danced. kind: Kind; day: a Date; stretches: [[from, to], …], counts of the piece danced without a
-    # stop, in the order in which they were danced; troubles: [Trouble].
+    # A run as it was danced. kind: Kind; day: a Date; stretches: [[from, to], …], counts of the piece danced without
+    # a stop, in the order in which they were danced; troubles: [Trouble].
     #
     #   Run.new(id: 1, kind: Kind.of("stumble"), day:, stretches: [[1, 96], [89, 232]], troubles: [])
     class Run < Values::Value.of(:id, :kind, :day, stretches: [].freeze, troubles: [].freeze)

@@ -121,9 +121,11 @@ RSpec.describe "runs", :web do
     begin_run
     end_run
     everybody = ran
+    expect(get("/pieces/#{piece.id}/runs/#{run.id}").body).to include "No register was kept"
     here = dancers.drop(1).map { |person| person.id.to_s }
     send_form "/rehearsals/#{rehearsal.id}/register", { "here" => here, "minutes" => {}, "taught" => {} }
     expect([everybody, ran]).to eq [%w[Ada Bram Cleo Dov], %w[Bram Cleo Dov]]
+    expect(get("/pieces/#{piece.id}/runs/#{run.id}").body).to include "3 of 4 danced it."
   end
 
   it "counts as a clean run only where the studio counts clean runs" do

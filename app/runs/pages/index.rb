@@ -39,8 +39,8 @@ module App
           end
         end
 
-        # [["into Smoke", "3 of 5 remembered it"], …] of the last two weeks, least remembered first. Whose answers they
-        # were nobody keeps.
+        # [["into Smoke", "3 of 5 remembered it"], …] of the last two weeks, least remembered first. Whose answers
+        # they were nobody keeps.
         def remembered
           rows = piece.memory_answers.where(day: (today - 14)..).group(:link_id, :sure).count
           tally = rows.group_by { |(link, _), _| book.index(link) }.except(nil).map do |index, own|

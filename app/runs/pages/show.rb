@@ -57,8 +57,9 @@ module App
 
         # Names of who danced it, in short.
         def danced_by
-          ids = Reading::RunPresent.new(row, member, now, items.everybody).dancers
-          I18n.t("runs.danced_by", count: ids.size, of: items.everybody.size)
+          present = Reading::RunPresent.new(row, member, now, items.everybody)
+          key = present.known? ? "danced_by" : "taken_as_danced"
+          I18n.t("runs.#{key}", count: present.dancers.size, of: items.everybody.size)
         end
 
         private
