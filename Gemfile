@@ -36,12 +36,25 @@ gem "shrine", "~> 3.6"
 gem "tzinfo", "~> 2.0"
 gem "tzinfo-data", "~> 1.2024"
 
+# files in and out
+gem "bigdecimal", "~> 3.1" # what prawn's fonts need
+gem "caxlsx", "~> 4.1"
+gem "matrix", "~> 0.4"
+gem "midilib", "~> 4.0"
+gem "prawn", "~> 2.5"
+gem "prawn-svg", "~> 0.36"
+gem "prawn-table", "~> 0.2"
+gem "roo", "~> 2.10"
+gem "rqrcode", "~> 2.2"
+gem "rubyzip", "~> 2.4", require: "zip"
+
 group :test do
   gem "capybara", "~> 3.40"
   gem "cuprite", "~> 0.17"
   gem "database_cleaner-active_record", "~> 2.2"
   gem "json_schemer", "~> 2.4"
   gem "parallel_tests", "~> 4.9"
+  gem "pdf-reader", "~> 2.12"
   gem "rack-test", "~> 2.2"
   gem "rspec", "~> 3.13"
 end

@@ -18,6 +18,7 @@ require "shrine"
 require "shrine/storage/file_system"
 require_relative "../formats/formats"
 require_relative "../formats/calendar"
+require_relative "../formats/xlsx"
 require_relative "settings"
 
 module Records; end

@@ -2,8 +2,12 @@
 
 require "icalendar"
 require "icalendar/tzinfo"
+require "logger"
 require "tzinfo"
 require_relative "calendar/busy_times"
+
+# What is odd in a file that came in is answered, not printed.
+Icalendar.logger = Logger.new(nil)
 
 module Formats
   # Calendars as other programs hold them: an iCalendar file (RFC 5545), out and in. The only format that needs a

@@ -8,17 +8,20 @@ module App
         app.allow :director, get: "/roster", takes: { piece: :text } do
           page "people/roster", Pages::Roster.new(studio, params["piece"])
         end
-        app.allow :director, post: "/roster/preview", takes: { piece: :text, text: :text, file: :upload } do
-          text = RosterText.from(params)
-          page "people/roster", Pages::Roster.new(studio, params["piece"], text:)
-        rescue Formats::FaultyFile
-          error = t("roster.faults.no_text", line: 1, subject: "")
+        typed = { piece: :text, text: :text, columns: :table, heading: :text }
+        app.allow :director, post: "/roster/preview", takes: { **typed, file: :upload } do
+          by_hand = RosterText.by_hand(params)
+          page "people/roster", Pages::Roster.new(studio, params["piece"], text: RosterText.from(params), by_hand:)
+        rescue Formats::FaultyFile => e
+          error = t("roster.not_read", why: e.faults.first.delete_prefix("the file: ").delete_prefix("roster: "))
           page "people/roster", Pages::Roster.new(studio, params["piece"], error:), status: 422
         end
-        app.allow :director, post: "/roster", takes: { piece: :text, text: :text } do
-          result = Actions::ImportRoster.new(studio, params["text"], params["piece"]).run
+        app.allow :director, post: "/roster", takes: typed do
+          by_hand = RosterText.by_hand(params)
+          result = Actions::ImportRoster.new(studio, params["text"], params["piece"], by_hand).run
           unless result.ok?
-            shown = Pages::Roster.new(studio, params["piece"], text: params["text"].to_s, error: result.errors[:text])
+            given = { text: params["text"].to_s, error: result.errors[:text], by_hand: }
+            shown = Pages::Roster.new(studio, params["piece"], **given)
             next page("people/roster", shown, status: 422)
           end
 

@@ -64,6 +64,7 @@ module App
       register Planning::Routes
       register Calls::Routes
       register Calls::CalendarRoutes
+      register Files::Routes
       register Runs::Routes
       register Runs::NoteRoutes
       register Runs::ClipRoutes

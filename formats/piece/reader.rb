@@ -15,10 +15,11 @@ module Formats
       def work
         title = @fields.text("title", default: "")
         track = self.track
-        groups = @fields.list("groups") { |group| [group.text("id"), group.text("name", default: group.text("id"))] }
+        groups = @fields.list("groups") { |group| group(group) }
         @cast_groups = groups
         sections = self.sections(groups.map(&:first))
         links = self.links(sections.compact.to_h { |section| [section.id, section] })
+        @fields.skip(*PieceFile::KEYS)
         @fields.close
         @report.finish
         [Score::Work.new(title:, track:, groups:, sections:, links:), @report.notes]
@@ -56,7 +57,13 @@ module Formats
         sections
       end
 
+      def group(fields)
+        fields.skip("leader")
+        [fields.text("id"), fields.text("name", default: fields.text("id"))]
+      end
+
       def section(fields, groups)
+        fields.skip(*PieceFile::SECTION_FACTS)
         rows = fields.list("rows") { |row| row(row) }.flat_map { |row| eights(row) }
         parts = fields.list("parts") { |part| part(part, groups) }
         values = {
@@ -71,7 +78,10 @@ module Formats
           difficulty: fields.number("difficulty", min: 0.1, max: 5, default: 1.0),
           method: fields.text("method", default: "drill"),
           hazards: fields.texts("hazards"),
-          minutes: fields.number("minutes", min: 1, max: 10_000, default: nil)
+          minutes: fields.number("minutes", min: 1, max: 10_000, default: nil),
+          fidelity: fields.choice("fidelity", %w[set loose yours], default: "set"),
+          layers: fields.choice("layers", Score::Section::LAYERS.keys, default: "together"),
+          being_made: fields.flag("being_made")
         }
         edges = {
           entry: edge(fields, "entry"),
@@ -127,6 +137,7 @@ module Formats
           offset: fields.integer("offset", min: -32, max: 4096, default: 0),
           mirrored: fields.flag("mirrored"),
           stretches: stretches(fields),
+          pauses: fields.list("pauses") { |each| [each.integer("after"), each.integer("counts", min: 1)] },
           level: fields.text("level", default: nil),
           place: fields.text("place", default: nil),
           facing: fields.integer("facing", min: 1, max: 8, default: nil)

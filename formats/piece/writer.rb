@@ -40,15 +40,25 @@ module Formats
           "time" => section.time,
           "expected_counts" => section.expected_counts,
           "rows" => section.rows.map { |row| row(row) },
-          "difficulty" => section.difficulty,
-          "method" => section.method,
-          "minutes" => section.minutes,
+          **taught(section),
           "hazards" => section.hazards,
           "entry" => edge(section.entry),
           "exit" => edge(section.exit),
           "feel" => (section.feel unless section.feel == "even"),
           "parts" => section.parts_said? ? [] : section.parts.map { |part| part(part) }
         }.compact
+      end
+
+      # How it is taught.
+      def taught(section)
+        {
+          "difficulty" => section.difficulty,
+          "method" => section.method,
+          "minutes" => section.minutes,
+          "fidelity" => (section.fidelity unless section.fidelity == "set"),
+          "layers" => (section.layers unless section.layers == "together"),
+          "being_made" => section.being_made || nil
+        }
       end
 
       def part(part)
@@ -58,9 +68,12 @@ module Formats
           **part.to_h.except(:pauses).transform_keys(&:to_s),
           "group" => part.group.to_s,
           "mirrored" => part.mirrored || nil,
-          "stretches" => (stretches unless stretches.empty?)
+          "stretches" => (stretches unless stretches.empty?),
+          "pauses" => (pauses(part) unless part.pauses.empty?)
         }.compact
       end
+
+      def pauses(part) = part.pauses.map { |after, counts| { "after" => after, "counts" => counts } }
 
       def edge(stated)
         (stated.to_h { |name, value| [name.to_s, value.is_a?(Symbol) ? value.to_s : value] } unless stated.empty?)

@@ -17,14 +17,19 @@ module Formats
       YES = /\A(?:y|yes|x|true|1|leader)\z/i
       Person = Struct.new(:name, :groups, :leader, :adult, :line, :lines, :known, keyword_init: true)
       Fault = Struct.new(:line, :kind, :subject, :lines, keyword_init: true)
-      # people: those taken and those there already (known); lines: how many lines of the file are what.
-      Result = Struct.new(:people, :faults, :columns, :new_groups, :lines, keyword_init: true) do
+      # people: those taken and those there already (known); lines: how many lines of the file are what; cells: those of
+      # the first line; columns: {kind => which of them}; heading: whether the first line was headings.
+      Result = Struct.new(:people, :faults, :columns, :new_groups, :lines, :cells, :heading, keyword_init: true) do
         def fresh = people.reject(&:known)
         def known = people.select(&:known)
       end
 
-      def initialize(source, known_people: [], known_groups: [], most_groups: nil)
+      # columns, heading: what somebody said the columns are, and whether the first line is headings; nil where the
+      # reader is to find out.
+      def initialize(source, known_people: [], known_groups: [], most_groups: nil, columns: nil, heading: nil)
         @source = source
+        @said = columns
+        @heading = heading
         @known = known_people.to_set { |name| fold(name) }
         @groups = known_groups.to_set { |name| fold(name) }
         @most_groups = most_groups
@@ -34,13 +39,13 @@ module Formats
       end
 
       def result
-        empty, filled = Rows.new(Letters.of(@source)).all.partition { |row| row.cells&.all?(&:empty?) }
-        heading = header(filled.first&.cells)
-        @columns = heading || { name: 0, groups: 1, leader: 2 }
-        rows = within_limit(filled.drop(heading ? 1 : 0))
-        rows = rows.flat_map { |row| of_group(row) } unless heading
+        empty, filled = Csv.parse(@source).partition { |row| row.cells&.all?(&:empty?) }
+        @first = filled.first&.cells.to_a
+        find_columns(header(@first))
+        rows = within_limit(filled.drop(@heading ? 1 : 0))
+        rows = rows.flat_map { |row| of_group(row) } unless @heading || @said
         people = rows.filter_map { |row| person(row) }
-        answer(people, heading: heading ? filled.first.lines.size : 0, empty: lines(empty))
+        answer(people, heading: @heading ? filled.first.lines.size : 0, empty: lines(empty))
       rescue FaultyFile
         fault(1..1, :no_text, "")
         @columns = {}
@@ -49,6 +54,12 @@ module Formats
 
       private
 
+      def find_columns(found)
+        @heading = !found.nil? if @heading.nil?
+        @heading = false if @first.empty?
+        @columns = @said || found || { name: 0, groups: 1, leader: 2 }
+      end
+
       def lines(some) = some.sum { |each| each.lines.size }
 
       def answer(people, heading:, empty:)
@@ -56,8 +67,10 @@ module Formats
         Result.new(
           people:,
           faults: @faults,
-          columns: @columns.keys,
+          columns: @columns,
           new_groups: @new_groups,
+          cells: @first.to_a,
+          heading: @heading ? true : false,
           lines: { taken: lines(taken), known: lines(known), left_out: lines(@faults), heading:, empty: }
         )
       end
@@ -69,8 +82,6 @@ module Formats
       end
 
       def header(cells)
-        return unless cells
-
         found =
           COLUMNS.filter_map { |name, pattern| (at = cells.index { |cell| cell.match?(pattern) }) && [name, at] }.to_h
         found if found.key?(:name) || found.key?(:first)

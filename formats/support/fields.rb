@@ -11,8 +11,15 @@ module Formats
       end
     end
 
-    def self.shown(value) = value.nil? ? "nothing" : value.to_json[0, 60]
+    def self.shown(value) = value.nil? ? "nothing" : JSON.generate(value, allow_nan: true)[0, 60]
     def self.report = Report.new([], [])
+
+    # "2027-03-20" => Date, or nil.
+    def self.date(text)
+      Date.iso8601(text) if text.is_a?(String) && text.match?(Times::DATE)
+    rescue Date::Error
+      nil
+    end
 
     attr_reader :path, :report
 
@@ -49,6 +56,12 @@ module Formats
 
     def match(name, pattern, what, default: MISSING)
       read(name, default, what) { |value| value.is_a?(String) && value.match?(pattern) }
+    end
+
+    # A day of the calendar (Date), written 2027-03-20.
+    def day(name, default: MISSING)
+      text = read(name, default, "a day such as 2027-03-20") { |value| Fields.date(value) }
+      text.is_a?(String) ? Fields.date(text) : text
     end
 
     # A list of texts.

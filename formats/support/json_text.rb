@@ -7,7 +7,7 @@ module Formats
 
     # Raises FaultyFile when the text is not JSON, not an object, or not of this format.
     def parse(text, format:)
-      data = JSON.parse(text.to_s.dup.force_encoding(Encoding::UTF_8))
+      data = JSON.parse(letters(text))
       raise FaultyFile, ["the file: must be one JSON object, got #{Fields.shown(data)}"] unless data.is_a?(Hash)
       unless data["format"] == format
         raise FaultyFile, ["format: must be #{format.inspect}, got #{Fields.shown(data['format'])}"]
@@ -15,7 +15,15 @@ module Formats
 
       data
     rescue JSON::ParserError, EncodingError => e
-      raise FaultyFile, ["the file: is not JSON (#{e.message.lines.first.to_s.strip[0, 120]})"]
+      why = e.message.lines.first.to_s.gsub(/[[:cntrl:]]/, "?").strip
+      raise FaultyFile, ["the file: is not JSON (#{why[0, 120]})"]
+    end
+
+    def letters(text)
+      read = text.to_s.dup.force_encoding(Encoding::UTF_8).delete_prefix("\uFEFF")
+      raise FaultyFile, ["the file: is not UTF-8, as JSON has to be"] unless read.valid_encoding?
+
+      read
     end
   end
 end

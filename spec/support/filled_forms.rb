@@ -70,6 +70,11 @@ module FilledForms
   # The dancer says for themselves when they are away.
   def grown_up = studio.people.where(id: dancer.id).update_all(adult: true).positive?
 
+  def piece_file
+    App::Reading::PieceSnapshots.clear
+    Formats::PieceFile.render(App::Reading::PieceContent.new(piece.reload).content)
+  end
+
   def calendar_file
     event = Formats::Calendar::Event.new(uid: "1", date: NOW.to_date + 3, start: 600, finish: 660, summary: "Choir",
                                          sequence: 1, changed_at: NOW)

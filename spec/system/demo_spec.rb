@@ -93,6 +93,8 @@ RSpec.describe "the demo", :browser do
       "/rehearsals",
       "/calls",
       "/calls/calendars",
+      "/files",
+      "/files/piece",
       "/settings",
       "/outbox",
       "/studios",

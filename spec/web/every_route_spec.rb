@@ -21,6 +21,7 @@ RSpec.describe "every changing route", :web do
     %w[
       /pieces/preview /pieces/:piece/steps/preview /pieces/:piece/music/cut /roster/preview /taps
       /pieces/:piece/links/:id/formation/assign /people/:id/calendar
+      /files/piece/preview
     ]
   end
 

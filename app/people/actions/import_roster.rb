@@ -5,7 +5,9 @@ module App
     module Actions
       # Takes a roster in: all or nothing. People already there are matched by name and only join groups.
       class ImportRoster
-        def initialize(studio, text, piece_id)
+        # by_hand: what somebody said the columns are (RosterText.by_hand).
+        def initialize(studio, text, piece_id, by_hand = {})
+          @by_hand = by_hand
           @studio = studio
           @piece = studio.pieces.running.find_by(id: piece_id.to_s[/\A\d+\z/])
           @text = text
@@ -14,7 +16,7 @@ module App
         # Value: the roster as read (Formats::Roster), every line of it accounted for. One at a time in a studio.
         def run
           @studio.alone(:people) do
-            roster = RosterText.read(@studio, @piece, @text)
+            roster = RosterText.read(@studio, @piece, @text, @by_hand)
             next Shared::Result.no({ text: I18n.t("roster.nobody") }, roster) if roster.people.empty?
 
             @known = @studio.people.index_by { |person| person.name.downcase }

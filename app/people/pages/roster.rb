@@ -5,6 +5,7 @@ module App
     module Pages
       # A roster to be taken in: pasted, looked at, then confirmed.
       class Roster
+        MOST_COLUMNS = 12
         attr_reader :text, :piece, :error
 
         # What became of every line: "20 imported, 4 were there already, 2 lines left out."
@@ -17,8 +18,9 @@ module App
           "#{parts.compact.join(', ')}."
         end
 
-        def initialize(studio, piece_id, text: nil, error: nil)
+        def initialize(studio, piece_id, text: nil, error: nil, by_hand: {})
           @studio = studio
+          @by_hand = by_hand
           @piece = studio.pieces.running.find_by(id: piece_id.to_s[/\A\d+\z/])
           @text = text
           @error = error
@@ -28,7 +30,7 @@ module App
         def screen = :people
         def pieces = @studio.pieces.running.order(:title)
         def previewed? = !text.nil?
-        def result = @result ||= RosterText.read(@studio, piece, text)
+        def result = @result ||= RosterText.read(@studio, piece, text, @by_hand)
 
         # [[how many, what], …] of the lines of the file; they add up.
         def lines
@@ -36,7 +38,21 @@ module App
         end
 
         def line_count = result.lines.values.sum
-        def columns = result.columns.map { |column| I18n.t("roster.columns.#{column}") }.join(", ")
+        def columns = result.columns.keys.map { |column| I18n.t("roster.columns.#{column}") }.join(", ")
+
+        # [[number, what stands at its top, its kind or nil], …] of the columns of the file.
+        def file_columns
+          kinds = result.columns.invert
+          result.cells.first(MOST_COLUMNS).each_with_index.map { |cell, i| [i, cell, kinds[i]] }
+        end
+
+        # [[field, value], …] that say it once more.
+        def by_hand_fields
+          chosen = @by_hand.fetch(:columns, {}).map { |kind, number| ["columns[#{number}]", kind] }
+          @by_hand[:heading] ? [*chosen, %w[heading 1]] : chosen
+        end
+
+        def kinds = Formats::Roster::KINDS.map { |kind| [kind, I18n.t("roster.columns.#{kind}")] }
         def fault(fault) = I18n.t("roster.faults.#{fault.kind}", line: fault.line, subject: fault.subject)
       end
     end

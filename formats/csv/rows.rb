@@ -1,9 +1,10 @@
 # frozen_string_literal: true
 
 module Formats
-  module Roster
-    # The rows of a roster's text: each with the lines it stands on and its cells, or nil where it cannot be read. A
-    # cell in quotation marks may go over a line; a mark that is left open takes its own line with it and no other.
+  module Csv
+    # The rows of a text of separated values: each with the lines it stands on and its cells, or nil where it cannot be
+    # read. A cell in quotation marks may go over a line; a mark that is left open takes its own line with it and no
+    # other.
     class Rows
       # So many lines a cell may go over.
       LONGEST = 4
@@ -78,6 +79,5 @@ module Formats
       # A spreadsheet's apostrophe before what it would take for a formula is not part of a name.
       def clean(cell) = cell.gsub(/\s+/, " ").strip.sub(/\A'(?=[=+\-@])/, "")
     end
-    private_constant :Rows
   end
 end

@@ -1,7 +1,7 @@
 # frozen_string_literal: true
 
 module Formats
-  module Roster
+  module Csv
     # The letters of a file: UTF-8 or UTF-16 where it says so or looks so, else those of old spreadsheets
     # (Windows-1252). Line ends of every kind become one.
     module Letters
@@ -18,7 +18,7 @@ module Formats
       # Bytes or a text => a text of UTF-8 with "\n" as line end. Raises FaultyFile where it is no text.
       def of(source)
         bytes = source.to_s.b
-        raise FaultyFile, ["roster: no text"] if NO_TEXT.any? { |start| bytes.start_with?(start) }
+        raise FaultyFile, ["the file: is no text"] if NO_TEXT.any? { |start| bytes.start_with?(start) }
 
         mark, encoding = MARKS.find { |start, _| bytes.start_with?(start) }
         text = decoded(bytes.byteslice((mark || "").bytesize..), encoding || guessed(bytes))
@@ -37,6 +37,5 @@ module Formats
         bytes.dup.force_encoding(encoding).encode(Encoding::UTF_8, invalid: :replace, undef: :replace).scrub("?")
       end
     end
-    private_constant :Letters
   end
 end
