@@ -24,6 +24,13 @@ module Records
     scope :dancers, -> { present.where(dances: true).order(:name) }
     scope :choreographers, -> { present.where(teaches: true).order(:id) }
 
+    # Whose sheet carries this code, where a word was given that it asks for.
+    def self.by_sheet(code) = present.where.not(family_word: nil).find_by(sheet_token: code.to_s)
+
+    # A word as it is compared: however it is written.
+    def self.plain_word(typed) = typed.to_s.gsub(/\s+/, " ").strip.downcase
+
+    def word?(plain) = BCrypt::Password.new(family_word) == plain
     def first_name = name.split.first
     def short = initials.presence || name.split.first(2).map { |word| word[0] }.join.upcase
   end

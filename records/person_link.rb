@@ -5,8 +5,8 @@ module Records
   class PersonLink < Base
     include Token
 
-    # Whose it is: the dancer's, or a guardian's, which is revoked apart.
-    KINDS = %w[dancer guardian].freeze
+    # Whose it is: the dancer's, or a guardian's, which is revoked apart; or opened from the dancer's sheet.
+    KINDS = %w[dancer guardian sheet].freeze
 
     belongs_to :studio
     belongs_to :person

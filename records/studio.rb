@@ -86,7 +86,8 @@ module Records
       "clips_for_dancers" => false,
       "words_to_minors" => false,
       "erase_after" => 0,
-      "rooms_in_calendars" => false
+      "rooms_in_calendars" => false,
+      "paper" => "a4"
     }.freeze
 
     # What steps are called here: the studio's own words before the known ones, and what words mean to each teacher.

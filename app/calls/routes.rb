@@ -17,7 +17,7 @@ module App
           unless result.ok?
             shown = Pages::CallSheet.new(rehearsal, member, local_now, register: result.value, errors: result.errors)
             code = result.value.conflicts.any? ? 409 : 422
-            next page("calls/call_sheet", shown, paper: nil, status: code)
+            next page("calls/call_sheet", shown, status: code)
           end
 
           danced_anew(rehearsal)
@@ -25,12 +25,13 @@ module App
           redirect "/rehearsals/#{rehearsal.id}/call-sheet#register"
         end
         afterwards(app)
-        app.allow :member, get: "/rehearsals/:id/call-sheet", takes: { print: :text } do
+        app.allow :member, get: "/rehearsals/:id/call-sheet.pdf", takes: { paper: :text } do
           rehearsal = find(studio.rehearsals)
-          page "calls/call_sheet",
-               Pages::CallSheet.new(rehearsal, member, local_now),
-               layout: params["print"] ? :paper : :layout,
-               paper: params["print"]
+          sheet = Pages::CallSheetPaper.new(rehearsal, member, local_now).paper
+          send_paper(sheet, "call-sheet", rehearsal.date.iso8601)
+        end
+        app.allow :member, get: "/rehearsals/:id/call-sheet" do
+          page "calls/call_sheet", Pages::CallSheet.new(find(studio.rehearsals), member, local_now)
         end
       end
 

@@ -4,26 +4,16 @@ module App
   module Files
     # What goes out as files, and what comes in.
     module Routes
-      # Answers with a file to keep.
-      module Sending
-        # made: something with a name and tables; words: what else the file's name says.
-        # What was pasted, or the text of the file.
+      # What came: pasted, or the text of a file.
+      module Sent
         def sent_text
           file = params["file"]
           file.is_a?(Hash) && file[:tempfile]&.size&.positive? ? file[:tempfile].read : params["text"].to_s
         end
-
-        def send_table(made, kind, *words)
-          type = Shared::TableFile::TYPES[kind] || halt(404)
-          beside
-          content_type type
-          attachment Shared::TableFile.name([made.name, *words], kind)
-          Shared::TableFile.write(kind, made.tables)
-        end
       end
 
       def self.registered(app)
-        app.helpers Sending
+        app.helpers Sent
         app.allow(:member, get: "/files") { page "files/studio", Pages::Studio.new(member) }
         app.allow(:member, get: "/pieces/:piece/files") { page "files/piece", piece_page(Pages::Piece) }
         app.allow :member, get: "/pieces/:piece/files/tables/:table.:ending" do
@@ -33,6 +23,9 @@ module App
         app.allow :director, :assistant, get: "/files/tables/:table.:ending" do
           table = Tables::OF_STUDIO[params["table"]] || halt(404)
           send_table(table.new(studio, today), params["ending"], studio.name)
+        end
+        app.allow :member, get: "/pieces/:piece/files/spine.:ending" do
+          send_picture(piece_page(Pages::Piece).spine.svg, params["ending"], piece.title, "spine")
         end
         pieces(app)
       end

@@ -17,6 +17,10 @@ module App
         app.allow :member, get: "/pieces/:piece/joins/:index" do
           page "joins/show", found_page(Pages::Show, index: number(params["index"]))
         end
+        app.allow :member, get: "/pieces/:piece/joins/:index/sheet.pdf", takes: { paper: :text } do
+          shown = found_page(Pages::JoinPaper, index: number(params["index"]))
+          send_paper(shown.paper, piece.title, shown.join.name)
+        end
       end
 
       def self.wanted(params) = { state: params["state"], here_only: params["here"] == "1" }

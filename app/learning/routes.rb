@@ -18,6 +18,10 @@ module App
           asked = { group: params["group"], number: params["page"], sort: params["sort"], strand: params["strand"] }
           page "learning/grid", piece_page(Pages::Grid, **asked)
         end
+        app.allow :member, get: "/pieces/:piece/who-has-it.pdf", takes: { **Shapes::GRID, paper: :text } do
+          asked = { group: params["group"], sort: params["sort"], strand: params["strand"] }
+          send_paper(piece_page(Pages::GridPaper, **asked).paper, "who-has-it", piece.title)
+        end
         app.allow :member, get: "/pieces/:piece/cell", takes: Shapes::CELL do
           strand = StrandForm.read(params["strand"]) || halt(404)
           cell = Pages::CellLog.new(piece, number(params["person"]), params["item"], today:, strand:)

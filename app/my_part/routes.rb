@@ -36,6 +36,7 @@ module App
           halt 404 unless link.dances?
           page "my_part/link", link, layout: :"web/phone"
         end
+        own_sheet(app)
         from_the_top(app)
         on_the_phone(app)
         saying(app)
@@ -43,6 +44,17 @@ module App
         away(app)
         reviews(app)
         files(app)
+      end
+
+      # Their own sheet on paper, for whoever gives it to them.
+      def self.own_sheet(app)
+        app.allow :bearer, get: "/my/:token/sheet.pdf", takes: { paper: :text } do
+          send_paper(Pages::OwnPaper.new(bearer.person, Shared::Clock.now).paper, bearer.person.name)
+        end
+        app.allow :director, :assistant, get: "/people/:id/sheet.pdf", takes: { paper: :text } do
+          person = find(studio.people.dancers)
+          send_paper(Pages::OwnPaper.new(person, Shared::Clock.now, code: true).paper, person.name)
+        end
       end
 
       # From the top as far as they have it, to be counted here or taken along.

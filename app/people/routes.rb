@@ -65,7 +65,22 @@ module App
         end
       end
 
+      # The word that the page behind a dancer's sheet asks for.
+      def self.family_word(app)
+        app.allow :director, :assistant, post: "/people/:id/family-word", takes: { word: :text } do
+          person = find(studio.people.dancers)
+          result = Actions::GiveWord.new(person, params["word"], Shared::Clock.now).run
+          unless result.ok?
+            next page("people/show", Pages::Show.new(person, member, today, errors: result.errors), status: 422)
+          end
+
+          say t(result.value ? "people.word_given" : "people.word_gone", name: person.name)
+          redirect "/people/#{person.id}#sheet"
+        end
+      end
+
       def self.links(app)
+        family_word(app)
         { "link" => "dancer", "guardian-link" => "guardian" }.each do |tail, kind|
           app.allow :director, :assistant, post: "/people/:id/#{tail}" do
             person = find(studio.people)

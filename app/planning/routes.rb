@@ -14,6 +14,12 @@ module App
 
       def self.making(app)
         app.allow(:member, get: "/pieces/:piece/plan") { page "planning/show", piece_page(Pages::Show) }
+        app.allow :member, get: "/pieces/:piece/plan/build.:ending", takes: { paper: :text } do
+          shown = piece_page(Pages::BuildPaper)
+          next send_paper(shown.paper, piece.title, "build") if params["ending"] == "pdf"
+
+          send_picture(shown.drawing, params["ending"], piece.title, "build")
+        end
         app.allow :director, post: "/pieces/:piece/plan", takes: Shapes::ASKED do
           permit Piece::Policy, piece, :direct?
           Actions::AskForPlans.new(piece, account, "plan", params).run

@@ -76,7 +76,10 @@ module App
 
       private
 
-      def names(piece) = (@names ||= {})[piece.id] ||= Shared::CallNames.new(piece)
+      def names(piece) = (@names ||= {})[piece.id] ||= Shared::CallNames.new(piece, posted: posted?)
+
+      # Whether it is for the wall.
+      def posted? = false
       def sections = @sections ||= studio.sections.where(id: slots.flat_map(&:section_ids).uniq).order(:position).to_a
 
       # Ticked, or read from the steps that are danced.

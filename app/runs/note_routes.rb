@@ -8,6 +8,9 @@ module App
         app.allow :member, get: "/pieces/:piece/notes", takes: { run: :text } do
           page "runs/notes", piece_page(Pages::Notes, run_id: number(params["run"]))
         end
+        app.allow :member, get: "/pieces/:piece/notes.pdf", takes: { run: :text, paper: :text } do
+          send_paper(piece_page(Pages::NotesPaper, run_id: number(params["run"])).paper, piece.title, "notes")
+        end
         app.allow :member, post: "/pieces/:piece/notes", takes: Shapes::NOTE do
           permit Piece::Policy, piece, :tick?
           result = Actions::WriteNote.new(piece, account, params).run

@@ -4,7 +4,11 @@ module App
   module Shared
     # A list of dancers said as people say it: "everyone", "Scouts, Nurses", or by name.
     class CallNames
-      def initialize(piece) = @piece = piece
+      # posted: whether they stand where everybody passes, with first names and initials.
+      def initialize(piece, posted: false)
+        @piece = piece
+        @posted = posted
+      end
 
       def of(ids)
         return "" if ids.empty?
@@ -14,7 +18,7 @@ module App
 
         whole = @piece.groups.select { |group| members(cast, group).any? && (members(cast, group) - ids).empty? }
         rest = ids - whole.flat_map { |group| members(cast, group) }
-        [*whole.map(&:name), *@piece.studio.people.where(id: rest).order(:name).pluck(:name)].join(", ")
+        [*whole.map(&:name), *names(rest)].join(", ")
       end
 
       # The same kept short: whole groups, and how many more.
@@ -24,6 +28,15 @@ module App
       end
 
       private
+
+      def names(ids)
+        people = @piece.studio.people.where(id: ids).order(:name).to_a
+        @posted ? people.map { |person| posted_names.of(person) } : people.map(&:name)
+      end
+
+      def posted_names
+        @posted_names ||= PostedNames.new(@piece.studio.people.where(id: (@cast || {}).keys).to_a)
+      end
 
       def groups_first(said) = said.sort_by { |name| @piece.groups.any? { |group| group.name == name } ? 0 : 1 }
 

@@ -40,15 +40,30 @@ module App
                  seen: params["seen"]
                )
         end
-        app.allow :member, get: "/pieces/:piece/holes", takes: { out: :texts, print: :text } do
-          page "spacing/holes",
-               piece_page(Pages::Holes, out: params["out"]),
-               layout: params["print"] ? :paper : :layout,
-               paper: params["print"]
+        app.allow :member, get: "/pieces/:piece/holes", takes: { out: :texts } do
+          page "spacing/holes", piece_page(Pages::Holes, out: params["out"])
         end
+        pictures(app)
         parts(app)
         formations(app)
         patterns(app)
+      end
+
+      # The hole sheet on paper; the lines and the floor as pictures.
+      def self.pictures(app)
+        app.allow :member, get: "/pieces/:piece/holes.pdf", takes: { out: :texts, paper: :text } do
+          send_paper(piece_page(Pages::HolesPaper, out: params["out"]).paper, piece.title, "who-is-out")
+        end
+        app.allow :member, get: "/pieces/:piece/spacing/lines.:ending" do
+          shown = piece_page(Pages::Show, show: "lines")
+          halt 404 unless shown.link
+          send_picture(shown.picture.svg, params["ending"], piece.title, shown.link.name, "lines")
+        end
+        app.allow :member, get: "/pieces/:piece/spacing/floor.:ending", takes: Shapes::SHOWN do
+          shown = piece_page(Pages::Show, moment: params["moment"], seen: params["seen"])
+          halt 404 unless shown.link
+          send_picture(shown.floor.svg, params["ending"], piece.title, shown.link.name, shown.moment_key)
+        end
       end
 
       def self.parts(app)

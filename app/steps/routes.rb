@@ -8,6 +8,11 @@ module App
         app.allow(:member, get: "/pieces/:piece/steps", takes: { section: :text, version: :text }) do
           page "steps/show", piece_page(Pages::Show, section: params["section"], version: params["version"])
         end
+        app.allow :member, get: "/pieces/:piece/steps.pdf", takes: { section: :text, version: :text, paper: :text } do
+          shown = piece_page(Pages::CountSheetPaper, section: params["section"], version: params["version"])
+          halt 404 unless shown.section
+          send_paper(shown.paper, piece.title, shown.section.name)
+        end
         differences(app)
         versions(app)
         saving(app)

@@ -16,6 +16,7 @@ module App
         {
           "name" => studio.name_in_database,
           "time_zone" => studio.time_zone_in_database,
+          "paper" => studio.setting("paper"),
           **figures,
           **learning(studio)
         }

@@ -15,6 +15,7 @@ module App
         clips_for_dancers: :text,
         words_to_minors: :text,
         rooms_in_calendars: :text,
+        paper: :text,
         erase_after: :text,
         **Figures::RANGES.to_h { |name, _| [name.to_sym, :text] }
       }.freeze

@@ -30,7 +30,7 @@ module App
       set :strict_paths, false
       set :absolute_redirects, false
 
-      helpers Helpers::Identity, Helpers::Html, Helpers::Flow, Helpers::Gate
+      helpers Helpers::Identity, Helpers::Html, Helpers::Flow, Helpers::Gate, Helpers::Sending
 
       # "steps/show" is app/steps/views/show.erb; a layout's bare name stands in this room.
       helpers do
@@ -42,6 +42,7 @@ module App
 
       register Health::Routes
       register Doors::Routes
+      register Doors::SheetRoutes
       register Studio::Routes
       register Studio::TeamRoutes
       register Home::Routes

@@ -25,6 +25,8 @@ module HomeRequests
     "/pieces/:piece/reviews/:id" => -> { { "answer" => "yes" } },
     "/people/:id/calendar" => -> { { "file" => calendar_file } },
     "/people/:id/calendar/take" => -> { { "days" => ["2027-03-01|1080|1140", "2027-03-02||"] } },
+    "/people/:id/family-word" => -> { { "word" => "clover field" } },
+    "/sheet/:code" => -> { { "word" => "Meadow" } },
     "/files/piece/preview" => -> { { "text" => piece_file } },
     "/files/piece" => -> { { "text" => piece_file } },
     "/calls/calendars" => -> { { "of" => "person:#{dancer.id}" } },

@@ -61,6 +61,8 @@ module RouteWorld
         "/calls:id" => studio.calendar_links.issue(piece_id: piece.id).first.id,
         "/calendar:token" => studio.calendar_links.issue(room_id: studio.rooms.first.id).last,
         "/pieces:table" => "plan",
+        "/pieces:ending" => "svg",
+        "/sheet:code" => sheet_code,
         "/files:table" => "loads",
         "ending" => "csv",
         "/rooms:id" => studio.rooms.first.id,
@@ -132,6 +134,11 @@ module RouteWorld
     piece.ledger_entries.last
   end
 
+  def sheet_code
+    App::People::Actions::GiveWord.new(dancer, "meadow", NOW).run
+    dancer.reload.sheet_token
+  end
+
   def dancer_token = dancer.person_links.issue(studio_id: studio.id).last
 
   def concrete(rule)
@@ -140,6 +147,8 @@ module RouteWorld
     under = UNDER[rule.path[%r{\A/pieces/:piece/(?:plan/|runs/|clips/)?([a-z]+)/:id}, 1]]
     path = path_for(under ? rule.path.sub(":id", ":#{under}") : rule.path)
     return "#{path}?state=weight&n=0" if rule.path.end_with?("/mend")
+
+    path = path.sub("plan.svg", "plan.csv") if rule.path.include?("/tables/")
 
     rule.path.end_with?("/cell") ? "#{path}?person=#{dancer.id}&item=s#{piece.sections.first.id}" : path
   end

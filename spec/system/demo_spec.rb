@@ -132,7 +132,7 @@ RSpec.describe "the demo", :browser do
       *wings.uploads.clips.ids.map { |id| "#{piece}/clips/#{id}" },
       "#{piece}/calls",
       "/rehearsals/#{studio.rehearsals.first.id}/call-sheet",
-      "/rehearsals/#{studio.rehearsals.last.id}/call-sheet?print=a4",
+      "#{piece}/files",
       "/rehearsals/#{studio.rehearsals.first.id}/afterwards",
       "/rehearsals/#{studio.rehearsals.find_by!(date: NOW.to_date).id}/room",
       "/room",

@@ -25,7 +25,10 @@ RSpec.describe "every changing route", :web do
     ]
   end
 
-  def doors = %w[/sign-in /forgot /demo/enter /studios/:id/enter /sign-out /sign-out-everywhere /signed-in/:id/end]
+  def doors
+    %w[/sheet/:code /sign-in /forgot /demo/enter /studios/:id/enter /sign-out /sign-out-everywhere /signed-in/:id/end]
+  end
+
   # What changes with every request, or says that it came.
   def beside = %w[submissions sign_ins tries que_jobs]
 

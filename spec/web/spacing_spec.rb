@@ -198,7 +198,6 @@ RSpec.describe "spacing", :web do
       "Have lost their point",
       "Learn Opening Walk"
     )
-    get("#{out}&print=letter")
-    expect(last_response.body).to include('class="paper letter"', "out%5B%5D=#{dancers[2].id}")
+    expect(last_response.body).to include("/holes.pdf?out%5B%5D=#{dancers[2].id}")
   end
 end

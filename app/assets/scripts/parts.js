@@ -91,12 +91,6 @@ document.addEventListener("alpine:init", () => {
     },
   }));
 
-  Alpine.data("printing", () => ({
-    go() {
-      window.print();
-    },
-  }));
-
   // A tempo from taps. After a rest of two seconds the next tap begins anew.
   Alpine.data("taps", () => ({
     told: "Eight taps or more, with the button or any key on it.",

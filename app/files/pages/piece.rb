@@ -7,6 +7,21 @@ module App
       class Piece < Shared::PiecePage
         def screen = :share_out
         def title = "#{I18n.t('files.title')} · #{piece.title}"
+
+        # [[words, path without ending], …] of what is printed whole.
+        def sheets
+          { "build" => "/plan/build", "who_has_it" => "/who-has-it", "notes" => "/notes" }
+            .map { |name, tail| [I18n.t("files.sheets.#{name}"), path(tail)] }
+        end
+
+        def count_sheets = work.sections.map { |section| [section.name, path("/steps.pdf?section=#{section.id}")] }
+        def join_sheets = snapshot.joins.map { |join| [join.name, path("/joins/#{join.index}/sheet.pdf")] }
+
+        def pictures
+          { "spine" => "/files/spine", "build" => "/plan/build" }
+            .map { |name, tail| [I18n.t("files.pictures.#{name}"), path(tail)] }
+        end
+
         def tables = Tables::OF_PIECE.keys.map { |name| [name, I18n.t("files.about.#{name.tr('-', '_')}")] }
       end
     end

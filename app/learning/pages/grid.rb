@@ -43,6 +43,9 @@ module App
           path("/who-has-it#{"?#{Rack::Utils.build_query(wanted)}" if wanted.any?}")
         end
 
+        # The same on paper.
+        def pdf_path = grid_path.sub("/who-has-it", "/who-has-it.pdf")
+
         def tick? = Piece::Policy.new(member, piece).tick?
         def wide? = true
         def groups = piece.groups

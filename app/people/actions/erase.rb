@@ -52,7 +52,7 @@ module App
           @studio.slot_people.where(person_id: @person.id, slot_id: ahead.select(:id)).delete_all
           now = Shared::Clock.now
           @person.update!(name: I18n.t("kept.person_gone", number: @person.id), initials: "", rings: "", client_id: nil,
-                          erased_at: now, archived_at: @person.archived_at || now)
+                          family_word: nil, sheet_token: nil, erased_at: now, archived_at: @person.archived_at || now)
         end
 
         # Rows that say something of a person and nothing of what was danced.

@@ -36,6 +36,12 @@ module App
 
         # Lines
         def picture = Shared::LanesPicture.new(self)
+
+        # The picture that is shown, as a file. name: lines or floor.
+        def picture_path(name, ending)
+          path("/spacing/#{name}.#{ending}?#{Rack::Utils.build_query(at: index, moment: moment_key)}")
+        end
+
         def lanes = snapshot.lines.lanes(index)
         def findings = snapshot.lines.of(link)
         def finding_text(finding) = LineWording.new(self).text(finding)

@@ -14,11 +14,9 @@ module App
 
         # walk: Movement::Walk; row: the eight's number in it.
         def initialize(line, walk, row, vocabulary: Core::Movement::Vocabulary::DEFAULT)
-          @vocabulary = vocabulary
           @line = line
           @row = row
-          @before = row > 1 ? walk.after(row - 1) : walk.entry
-          @steps = walk.steps.select { |step| step.row == row && step.at }.sort_by(&:at)
+          @ribbon = Core::Movement::Ribbon.new(line, walk, row, vocabulary:)
           @questions = walk.findings.select { |finding| finding.row == row && finding.count }
         end
 
@@ -75,32 +73,7 @@ module App
           { 3 => "e", 6 => "&" }.fetch(at % 12, "a")
         end
 
-        # [[from, to, value, whether it is only supposed], …] of one value of the body along the line.
-        def spans(name)
-          before = @before.public_send(name)
-          marks =
-            [
-              [0, before.value, before.source == :supposed],
-              *@steps.flat_map { |step| changes(step, name) }
-            ].chunk_while { |a, b| a.drop(1) == b.drop(1) }.map(&:first)
-          marks.each_with_index
-            .map { |(at, value, supposed), i| [at, marks[i + 1]&.first || @line.length, value, supposed] }
-            .reject { |from, to,| from == to }
-        end
-
-        # A step with several placements changes the weight at each.
-        def changes(step, name)
-          known = step.move.step && @vocabulary.find(step.move.step)
-          state = step.state.public_send(name)
-          value = state.value
-          supposed = state.source == :supposed
-          return [[step.at, value, supposed]] unless name == :weight && known && step.move.places.size > 1
-
-          last = step.move.places.size - 1
-          step.move.places.each_with_index.map do |place, i|
-            [place, (last - i).even? ? value : { left: :right, right: :left }.fetch(value, value), supposed]
-          end
-        end
+        def spans(name) = @ribbon.spans(name)
 
         def rails
           spans(:weight).map { |from, to, value, supposed| weight(from, to, value, supposed) }.join

@@ -26,6 +26,9 @@ module App
         def title = section ? "#{section.name}, steps · #{piece.title}" : super
         def sections = work.sections
 
+        # What an address says that shows this section and version.
+        def shown = { section: section.id, version: kind }.compact
+
         def section
           @section ||= sections.find { |each| each.id == @section_id } || picked_link&.section || sections.first
         end

@@ -27,10 +27,12 @@ module App
           @studio.assign_attributes(
             name: @given["name"],
             time_zone: @given["time_zone"],
-            settings: @studio.settings.merge(figures).merge(learning)
+            settings: @studio.settings.merge(figures).merge(learning).merge("paper" => paper)
           )
           @studio.transaction { @studio.save && count_anew }
         end
+
+        def paper = @given["paper"] == "letter" ? "letter" : "a4"
 
         # What counts as learned changed: whoever has read a piece reads it again.
         def count_anew

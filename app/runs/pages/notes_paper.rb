@@ -1,0 +1,47 @@
+# frozen_string_literal: true
+
+module App
+  module Runs
+    module Pages
+      # The notes round on paper: what is to be given to everyone and to groups, then to individuals, with a box to
+      # tick.
+      class NotesPaper < Notes
+        Print = Formats::Print
+        private_constant :Print
+
+        # Formats::Print::Sheet
+        def paper
+          Print::Sheet.new(
+            title: I18n.t("notes.title", piece: piece.title), lines: [head], blocks:,
+            foot: Shared::Paper.foot(piece.studio, now, piece.title)
+          )
+        end
+
+        private
+
+        def head
+          count = halves.sum(&:size)
+          [I18n.t("papers.notes_to_give", count:), I18n.t("papers.minutes", count: minutes),
+           (run_name(run) if run)].compact.join(" · ")
+        end
+
+        def blocks
+          everyone, individuals = halves
+          [
+            *part(I18n.t("notes.to_everyone"), everyone), *part(I18n.t("notes.to_individuals"), individuals),
+            *part(I18n.t("notes.given_before"), given), *part(I18n.t("notes.watched"), watched)
+          ]
+        end
+
+        def part(title, rows)
+          return [] if rows.empty?
+
+          columns = [["tick", 4], ["kind", 12], ["for", 18], ["where", 28], ["note", 50]]
+            .map { |name, share| [I18n.t("papers.columns.#{name}"), share] }
+          lines = rows.map { |row| ["☐", I18n.t("notes.kinds.#{row.kind}"), whom(row), place(row), row.text] }
+          [Print::Heading.new(title), Print::Table.new(columns: Shared::Paper.columns(*columns), rows: lines, bold: 4)]
+        end
+      end
+    end
+  end
+end
