@@ -21,6 +21,7 @@ require_relative "../formats/formats"
 require_relative "../formats/calendar"
 require_relative "../formats/xlsx"
 require_relative "../formats/print"
+require_relative "../formats/midi"
 require_relative "settings"
 
 module Records; end

@@ -11,6 +11,8 @@ require_relative "values/bits"
 require_relative "values/tallies"
 
 require_relative "music/tempo_map"
+require_relative "music/counted_tempo"
+require_relative "music/onset_tempo"
 require_relative "music/taps"
 require_relative "music/track"
 require_relative "music/start_point"

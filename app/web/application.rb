@@ -51,6 +51,7 @@ module App
       register People::CalendarRoutes
       register Rehearsals::Routes
       register Piece::Routes
+      register Piece::MidiRoutes
       register Steps::Routes # before Structure, whose links/:id/:step would take its paths
       register Joins::Routes
       register Joins::QuestionRoutes

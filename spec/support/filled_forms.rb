@@ -70,6 +70,11 @@ module FilledForms
   # The dancer says for themselves when they are away.
   def grown_up = studio.people.where(id: dancer.id).update_all(adult: true).positive?
 
+  def midi_file
+    bytes = Formats::Midi.render(track: Core::Music::Track.new(tempo: [[1, 100]]), markers: [], clicks: [], title: "W")
+    Rack::Test::UploadedFile.new(StringIO.new(bytes), "audio/midi", original_filename: "winter.mid")
+  end
+
   def piece_file
     App::Reading::PieceSnapshots.clear
     Formats::PieceFile.render(App::Reading::PieceContent.new(piece.reload).content)

@@ -27,6 +27,7 @@ module HomeRequests
     "/people/:id/calendar/take" => -> { { "days" => ["2027-03-01|1080|1140", "2027-03-02||"] } },
     "/people/:id/family-word" => -> { { "word" => "clover field" } },
     "/sheet/:code" => -> { { "word" => "Meadow" } },
+    "/pieces/:piece/music/midi" => -> { { "file" => midi_file } },
     "/files/piece/preview" => -> { { "text" => piece_file } },
     "/files/piece" => -> { { "text" => piece_file } },
     "/calls/calendars" => -> { { "of" => "person:#{dancer.id}" } },

@@ -46,6 +46,7 @@ module ValidRequests
   def eights = section.eights.to_h { |eight| [eight.position.to_s, { "counts" => "8", "text" => "1 step R" }] }
 
   FORMS = {
+    "/onsets" => -> { { "onsets" => Array.new(1200) { |i| (i % 50).zero? ? 1 : 0 } } },
     "/sign-in" => -> { { "email" => members["director"].account.email, "password" => Studios::PASSWORD } },
     "/demo/enter" => -> { { "account" => demo_account.id.to_s } },
     "/sign-out" => -> { {} },

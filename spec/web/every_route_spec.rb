@@ -13,15 +13,15 @@ RSpec.describe "every changing route", :web do
 
   # Routes whose scripts send JSON.
   def scripts
-    %w[/taps /pieces/:piece/links/:id/formation /pieces/:piece/slots/:id/move /rehearsals/:id/entries]
+    %w[/taps /onsets /pieces/:piece/links/:id/formation /pieces/:piece/slots/:id/move /rehearsals/:id/entries]
   end
 
   # Routes that look at something, or are about coming in: nothing of the studio's changes.
   def looking
     %w[
-      /pieces/preview /pieces/:piece/steps/preview /pieces/:piece/music/cut /roster/preview /taps
+      /pieces/preview /pieces/:piece/steps/preview /pieces/:piece/music/cut /roster/preview /taps /onsets
       /pieces/:piece/links/:id/formation/assign /people/:id/calendar
-      /files/piece/preview
+      /files/piece/preview /pieces/:piece/music/midi
     ]
   end
 

@@ -5,11 +5,13 @@ module App
     module Pages
       # The music of a piece: length, tempi, first count, form, and what that means for the links.
       class Music < Shared::PiecePage
-        attr_reader :errors
+        # report: what became of a file that filled the form in, in sentences.
+        attr_reader :errors, :report
 
         # typed: the form as it was sent (MusicForm).
-        def initialize(typed: nil, errors: {}, **rest)
+        def initialize(typed: nil, errors: {}, report: [], **rest)
           super(**rest)
+          @report = report
           @typed = typed
           @errors = errors
         end

@@ -1,0 +1,25 @@
+# frozen_string_literal: true
+
+module App
+  module Piece
+    module Actions
+      # A tempo from where the sounds of a recording begin (a hundred values a second), in the ways it may be counted.
+      class HearTempo
+        MOST = 60_000
+
+        def initialize(onsets) = @onsets = Array(onsets).first(MOST)
+
+        # Value: {choices:, first:, text:}.
+        def run
+          heard = Core::Music::OnsetTempo.new(@onsets)
+          return Shared::Result.no({ text: I18n.t("music.heard.none") }) unless heard.found?
+
+          text = I18n.t("music.heard.found", bpm: heard.bpm, first: heard.first_beat)
+          Shared::Result.ok({ choices: heard.choices, first: heard.first_beat, text: })
+        rescue Core::ValueError
+          Shared::Result.no({ text: I18n.t("music.heard.short") })
+        end
+      end
+    end
+  end
+end
