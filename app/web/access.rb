@@ -7,8 +7,9 @@ module App
     #   allow :director, post: "/rooms", takes: { room: :text, capacity: :text } do … end
     #
     # :anyone needs no sign-in; :account is anybody signed in, whatever the studio; :member is every role of
-    # the studio; :bearer is whoever holds a dancer's private link. takes: see Shape; nothing else gets through.
-    # A form is done once, however often it is sent (Flow#once). A bare verb raises when the file is loaded.
+    # the studio; :bearer is whoever holds a dancer's private link; :program is another program with a token. takes: see
+    # Shape; nothing else gets through. A form is done once, however often it is sent (Flow#once). A bare verb raises
+    # when the file is loaded.
     module Access
       Rule =
         Struct.new(:verb, :path, :roles, :shape) do
@@ -18,7 +19,7 @@ module App
       RULES = [] # rubocop:disable Style/MutableConstant -- filled while the routes register
       # Where on the spine a page of a piece stands.
       EVERYWHERE = { at: :text }.freeze
-      KNOWN = %i[anyone account member director choreographer assistant bearer].freeze
+      KNOWN = %i[anyone account member director choreographer assistant bearer program].freeze
 
       def allow(*roles, takes: {}, **route, &block)
         raise ArgumentError, "name who may use #{route}" if roles.empty? || (roles - KNOWN).any?

@@ -30,7 +30,8 @@ module App
       set :strict_paths, false
       set :absolute_redirects, false
 
-      helpers Helpers::Identity, Helpers::Html, Helpers::Flow, Helpers::Gate, Helpers::Sending
+      helpers Helpers::Identity, Helpers::Html, Helpers::Flow, Helpers::Gate, Helpers::Sending,
+              Helpers::Programs
 
       # "steps/show" is app/steps/views/show.erb; a layout's bare name stands in this room.
       helpers do
@@ -67,6 +68,7 @@ module App
       register Calls::Routes
       register Calls::CalendarRoutes
       register Files::Routes
+      register Programs::Routes
       register Runs::Routes
       register Runs::NoteRoutes
       register Runs::ClipRoutes

@@ -29,8 +29,9 @@ RSpec.describe Formats::Midi do
   def ending = "\xFF\x2F\x00".b
 
   let(:sample) do
-    render(Core::Music::Track.new(tempo: [[1, 100], [9, 120]]), markers: [[1, "Smoke"], [9, "Drift"]],
-                                                                clicks: [described_class::Click.new(beat: 1, kind: :link)])
+    music = Core::Music::Track.new(tempo: [[1, 100], [9, 120]])
+    clicks = [described_class::Click.new(beat: 1, kind: :link)]
+    render(music, markers: [[1, "Smoke"], [9, "Drift"]], clicks:)
   end
 
   def read(bytes) = described_class.parse(bytes)

@@ -27,6 +27,8 @@ module HomeRequests
     "/people/:id/calendar/take" => -> { { "days" => ["2027-03-01|1080|1140", "2027-03-02||"] } },
     "/people/:id/family-word" => -> { { "word" => "clover field" } },
     "/sheet/:code" => -> { { "word" => "Meadow" } },
+    "/settings/programs" => -> { { "name" => "the foyer screen" } },
+    "/settings/programs/:id/revoke" => -> { {} },
     "/pieces/:piece/music/midi" => -> { { "file" => midi_file } },
     "/files/piece/preview" => -> { { "text" => piece_file } },
     "/files/piece" => -> { { "text" => piece_file } },

@@ -65,6 +65,7 @@ module RouteWorld
         "/sheet:code" => sheet_code,
         "/files:table" => "loads",
         "ending" => "csv",
+        "/settings:id" => studio.program_tokens.issue(name: "board", by_name: "M").first.id,
         "/rooms:id" => studio.rooms.first.id,
         "/memberships:id" => members["assistant"].id,
         "/studios:id" => studio.id,

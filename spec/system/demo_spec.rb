@@ -96,6 +96,7 @@ RSpec.describe "the demo", :browser do
       "/files",
       "/files/piece",
       "/settings",
+      "/settings/programs",
       "/outbox",
       "/studios",
       "/pieces/new",

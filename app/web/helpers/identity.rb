@@ -46,6 +46,7 @@ module App
         def admit(roles)
           return if roles.include?(:anyone)
           return (bearer or halt(404)) if roles.include?(:bearer)
+          return admit_program if roles.include?(:program)
           return ask_to_sign_in unless account
           return if roles.include?(:account)
           return redirect("/studios") unless member
