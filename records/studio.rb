@@ -88,7 +88,9 @@ module Records
       "words_to_minors" => false,
       "erase_after" => 0,
       "rooms_in_calendars" => false,
-      "paper" => "a4"
+      "paper" => "a4",
+      "quiet_from" => 1290,
+      "quiet_to" => 420
     }.freeze
 
     # What steps are called here: the studio's own words before the known ones, and what words mean to each teacher.

@@ -21,14 +21,27 @@ module App
       private
 
       def build(row)
-        ::Mail.new(
+        message = ::Mail.new(
           to: row.recipient,
           from: "Join Chain <no-reply@#{URI(Settings.app_url).host}>",
           subject: row.subject,
-          body: row.body,
           charset: "UTF-8",
           message_id: "<join-chain-#{row.id}@#{URI(Settings.app_url).host}>"
         )
+        words(message, row)
+        message
+      end
+
+      # Its words, with the way to have fewer of them, and calls for a calendar where it carries some.
+      def words(message, row)
+        choose = row.membership && "#{Settings.app_url}/mail/#{row.membership.mail_key}"
+        message["List-Unsubscribe"] = "<#{choose}>" if choose
+        text = [row.body, (I18n.t("mails.foot", link: choose) if choose)].compact.join("\n")
+        return message.body = text unless row.calendar
+
+        message.text_part = ::Mail::Part.new(body: text, charset: "UTF-8", content_type: "text/plain; charset=UTF-8")
+        message.attachments["calls.ics"] = { mime_type: "text/calendar; charset=UTF-8; method=PUBLISH",
+                                             content: row.calendar }
       end
 
       def keep(row, message)

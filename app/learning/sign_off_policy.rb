@@ -15,8 +15,11 @@ module App
       def item?(item)
         return false unless @member.studio_id == @piece.studio_id && !@piece.archived?
 
-        direct? || teachers(item).intersect?(mine)
+        direct? || own?(item)
       end
+
+      # Whether it waits for them rather than for whoever directs.
+      def own?(item) = teachers(item).intersect?(mine)
 
       private
 

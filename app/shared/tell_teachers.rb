@@ -12,28 +12,26 @@ module App
 
       def run(template, **values)
         post = Post.new(@piece.studio)
-        accounts.each do |account|
-          post.send_out(
-            to: account.email,
+        memberships.each do |membership|
+          post.tell(
+            membership,
+            topic: "joins",
             template:,
-            name: account.name,
             piece: @piece.title,
             join: @join.name,
             link: "#{Settings.app_url}/pieces/#{@piece.id}/joins/#{@join.index}",
             **values
           )
         end
-        accounts.size
+        memberships.size
       end
 
       private
 
-      def accounts
-        @accounts ||= begin
+      def memberships
+        @memberships ||= begin
           ids = [@join.leaving, @join.entering].filter_map { |placed| placed.section.choreographer }.uniq
-          @piece.studio.memberships.where(person_id: ids).includes(:account)
-            .map(&:account)
-            .reject { |account| account.id == @except&.id }
+          @piece.studio.memberships.where(person_id: ids).where.not(account_id: @except&.id).includes(:account).to_a
         end
       end
     end

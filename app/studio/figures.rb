@@ -15,8 +15,12 @@ module App
         "daily_minutes" => 30..720,
         "new_eights" => 1..40,
         "latest_finish" => 720..1440,
-        "erase_after" => 0..3650
+        "erase_after" => 0..3650,
+        "quiet_from" => 0..1439,
+        "quiet_to" => 0..1439
       }.freeze
+      # Those that are a time of day.
+      CLOCKS = %w[latest_finish quiet_from quiet_to].freeze
     end
   end
 end

@@ -12,7 +12,7 @@ module App
 
       def now(studio)
         figures = Figures::RANGES.keys.to_h { |name| [name, studio.setting(name)] }
-        figures["latest_finish"] = Formats::Times.clock(figures["latest_finish"])
+        Figures::CLOCKS.each { |name| figures[name] = Formats::Times.clock(figures[name]) }
         {
           "name" => studio.name_in_database,
           "time_zone" => studio.time_zone_in_database,

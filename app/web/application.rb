@@ -44,6 +44,7 @@ module App
       register Health::Routes
       register Doors::Routes
       register Doors::SheetRoutes
+      register Doors::MailRoutes
       register Studio::Routes
       register Studio::TeamRoutes
       register Home::Routes

@@ -26,6 +26,7 @@ module HomeRequests
     "/people/:id/calendar" => -> { { "file" => calendar_file } },
     "/people/:id/calendar/take" => -> { { "days" => ["2027-03-01|1080|1140", "2027-03-02||"] } },
     "/people/:id/family-word" => -> { { "word" => "clover field" } },
+    "/mail/:key" => -> { { "ways" => { "joins" => "never" } } },
     "/sheet/:code" => -> { { "word" => "Meadow" } },
     "/settings/programs" => -> { { "name" => "the foyer screen" } },
     "/settings/programs/:id/revoke" => -> { {} },

@@ -63,6 +63,7 @@ module RouteWorld
         "/pieces:table" => "plan",
         "/pieces:ending" => "svg",
         "/sheet:code" => sheet_code,
+        "/mail:key" => members["choreographer"].mail_key,
         "/files:table" => "loads",
         "ending" => "csv",
         "/settings:id" => studio.program_tokens.issue(name: "board", by_name: "M").first.id,

@@ -26,7 +26,10 @@ RSpec.describe "every changing route", :web do
   end
 
   def doors
-    %w[/sheet/:code /sign-in /forgot /demo/enter /studios/:id/enter /sign-out /sign-out-everywhere /signed-in/:id/end]
+    %w[
+      /mail/:key /sheet/:code /sign-in /forgot /demo/enter /studios/:id/enter /sign-out /sign-out-everywhere
+      /signed-in/:id/end
+    ]
   end
 
   # What changes with every request, or says that it came.

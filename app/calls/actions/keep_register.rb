@@ -111,7 +111,9 @@ module App
         end
 
         def confirm
+          first = @rehearsal.confirmed_at.nil?
           @rehearsal.update!(confirmed_at: Shared::Clock.now, confirmed_by: @account.name)
+          TellMissed.new(@rehearsal, @sheet.slots).run if first
         end
       end
     end

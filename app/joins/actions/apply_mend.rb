@@ -79,15 +79,13 @@ module App
         end
 
         def tell(section, summary)
-          @piece.studio.memberships.where(person_id: section.choreographer)
+          @piece.studio.memberships.where(person_id: section.choreographer).where.not(account_id: @account.id)
             .includes(:account)
-            .map(&:account)
-            .reject { |account| account.id == @account.id }
-            .each do |account|
-              Shared::Post.new(@piece.studio).send_out(
-                to: account.email,
+            .each do |membership|
+              Shared::Post.new(@piece.studio).tell(
+                membership,
+                topic: "steps",
                 template: "section_mended",
-                name: account.name,
                 section: section.name,
                 piece: @piece.title,
                 what: summary,

@@ -18,10 +18,21 @@ module App
           return no("question") if @text.empty? || @text.size > MOST
           return no("not_yours") unless dances?
 
-          Shared::Result.ok(known || Records::Note.create!(**row))
+          Shared::Result.ok(known || Records::Note.create!(**row).tap { |note| tell(note) })
         end
 
         private
+
+        # Whoever teaches the section.
+        def tell(note)
+          ids = [note.section.choreographer_id, *note.section.section_teachers.map(&:person_id)].compact
+          piece.studio.memberships.where(person_id: ids).includes(:account).each do |membership|
+            Shared::Post.new(piece.studio).tell(
+              membership, topic: "notes", template: "asked", who: @person.name, section: note.section.name,
+                          text: note.text, piece: piece.title, link: "#{Settings.app_url}/pieces/#{piece.id}/notes"
+            )
+          end
+        end
 
         def no(key) = Shared::Result.no({ error: I18n.t("my_part.faults.#{key}") })
         def piece = @link.piece

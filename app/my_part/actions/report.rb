@@ -21,11 +21,28 @@ module App
           return no("not_yours") if item.nil?
           return no("which") unless rung&.between?(1, Records::Mapping::Learnings.ladder(piece).top)
 
-          Records::Mapping::Learnings.append(piece, [entry(piece, item)]) unless said?(piece, item)
+          unless said?(piece, item)
+            Records::Mapping::Learnings.append(piece, [entry(piece, item)])
+            tell(piece, item)
+          end
           Shared::Result.ok(item)
         end
 
         private
+
+        # Those for whom it waits.
+        def tell(piece, item)
+          order = Reading::PieceSnapshots.of(piece).work.order
+          @studio.memberships.includes(:account).each do |membership|
+            next unless Learning::SignOffPolicy.new(membership, piece, order, @studio.today(@now)).own?(item)
+
+            Shared::Post.new(@studio).tell(
+              membership, topic: "sign_offs", template: "reported", who: @person.name, what: item.name,
+                          rung: Shared::Ring.word(rung), piece: piece.title,
+                          link: "#{Settings.app_url}/pieces/#{piece.id}/who-has-it/sign-offs"
+            )
+          end
+        end
 
         def no(key) = Shared::Result.no({ error: I18n.t("my_part.faults.#{key}") })
         def rung = Integer(@sent["rung"].to_s, exception: false)

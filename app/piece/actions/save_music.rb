@@ -92,12 +92,12 @@ module App
         # Choreographers who sign in get a mail; the others are named on the page. How many were told.
         def tell(ids)
           @piece.studio.memberships.where(person_id: ids).includes(:account).each do |membership|
-            Shared::Post.new(@piece.studio).send_out(
-              to: membership.account.email,
+            Shared::Post.new(@piece.studio).tell(
+              membership,
+              topic: "steps",
               template: "new_cut",
               piece: @piece.title,
-              link: "#{Settings.app_url}/pieces/#{@piece.id}/music",
-              name: membership.account.name
+              link: "#{Settings.app_url}/pieces/#{@piece.id}/music"
             )
           end.size
         end

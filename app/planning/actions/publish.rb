@@ -68,15 +68,23 @@ module App
         def tell(affected)
           @piece.studio.memberships.where(person_id: affected.keys).includes(:account).find_each do |membership|
             lines = affected[membership.person_id].map(&:text).join("\n")
-            Shared::Post.new(@piece.studio).send_out(
-              to: membership.account.email,
+            Shared::Post.new(@piece.studio).tell(
+              membership,
+              topic: "calls",
               template: "plan_told",
-              name: membership.account.name,
+              calendar: calendar(membership.person),
               piece: @piece.title,
               lines:,
               link: "#{Settings.app_url}/pieces/#{@piece.id}/calls"
             )
           end
+        end
+
+        # All calls of somebody, under the keys that their calendar's address has.
+        def calendar(person)
+          link = Records::CalendarLink.new(studio: @piece.studio, person:)
+          events = Reading::CalendarEvents.new(link, @piece.studio.local(@now))
+          Formats::Calendar.render(events.all, name: events.name, zone: events.zone)
         end
       end
     end

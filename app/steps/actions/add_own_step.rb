@@ -51,10 +51,10 @@ module App
 
         def tell(word)
           @studio.memberships.where(role: "director").includes(:account).each do |place|
-            Shared::Post.new(@studio).send_out(
-              to: place.account.email,
+            Shared::Post.new(@studio).tell(
+              place,
+              topic: "steps",
               template: "word_proposed",
-              name: place.account.name,
               by: word.by_name,
               word: word.name,
               like: word.like,

@@ -64,6 +64,8 @@ module App
         def wrong_figures
           figures.reject { |name, value| right?(name, value) }.to_h do |name, _|
             range = Figures::RANGES[name]
+            next [name.to_sym, I18n.t("settings.clock")] if name.start_with?("quiet")
+
             kind = IN_FIVES.include?(name) ? "figure" : "whole"
             [name.to_sym, I18n.t("settings.#{kind}", min: range.min, max: range.max)]
           end
@@ -73,9 +75,14 @@ module App
           value && Figures::RANGES[name].cover?(value) && (!IN_FIVES.include?(name) || (value % 5).zero?)
         end
 
-        # Minutes, or a time of day for the latest finish.
+        # Minutes, or a time of day.
         def figure(name)
-          name == "latest_finish" ? Formats::Times.minutes(@given[name]) : Integer(@given[name], exception: false)
+          if Figures::CLOCKS.include?(name)
+            Formats::Times.minutes(@given[name])
+          else
+            Integer(@given[name],
+                    exception: false)
+          end
         end
       end
     end
