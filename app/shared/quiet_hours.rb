@@ -17,9 +17,7 @@ module App
         return unless quiet?(minute)
 
         day = local.to_date + (minute >= @to ? 1 : 0)
-        @studio.zone.local_to_utc(Time.utc(day.year, day.month, day.day, @to / 60, @to % 60)) do |periods|
-          periods.first
-        end
+        @studio.zone.local_to_utc(Time.utc(day.year, day.month, day.day, @to / 60, @to % 60), &:first)
       end
 
       # Whether the morning has come: what waits for the day's letter goes out from then on.

@@ -3,8 +3,8 @@
 module App
   module Calls
     module Actions
-      # Somebody of the team was called and not there: they are told what was done without them. Once, when an evening is
-      # confirmed.
+      # Somebody of the team was called and not there: they are told what was done without them. Once, when an evening
+      # is confirmed.
       class TellMissed
         def initialize(rehearsal, slots)
           @rehearsal = rehearsal
