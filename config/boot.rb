@@ -22,6 +22,7 @@ require_relative "../formats/calendar"
 require_relative "../formats/xlsx"
 require_relative "../formats/print"
 require_relative "../formats/midi"
+require_relative "../formats/studio_archive"
 require_relative "settings"
 
 module Records; end

@@ -14,14 +14,19 @@ module Formats
 
     module_function
 
-    # The file's bytes. clicks: anything with at (seconds) and kind, in any order; seconds: of the whole track.
-    # Raises Core::ValueError for a track that is too long.
-    def render(clicks, seconds:)
+    # How loud a spoken word is beside the clicks.
+    VOICE = 0.8
+
+    # The file's bytes. clicks: anything with at (seconds) and kind, in any order; seconds: of the whole track; words:
+    # [[second, samples as bytes of 16 bits], …] to be heard with them. Raises Core::ValueError for a track that is
+    # too long.
+    def render(clicks, seconds:, words: [])
       raise Core::ValueError.new("seconds", "must be at most #{MOST}, got #{seconds.round}") if seconds > MOST
 
       samples = ((seconds + CLICK) * RATE).ceil
       sound = "\0".b * (2 * samples)
       clicks.each { |click| put(sound, (click.at * RATE).round, wave(click.kind)) }
+      words.each { |at, said| mix(sound, (at * RATE).round, said) }
       header(samples) + sound
     end
 
@@ -29,6 +34,14 @@ module Formats
       room = sound.bytesize - (2 * sample)
       part = room < wave.bytesize ? wave.byteslice(0, [room, 0].max) : wave
       sound[2 * sample, part.bytesize] = part unless part.empty?
+    end
+
+    # What is there already stays to be heard.
+    def mix(sound, sample, said)
+      from = 2 * [sample, 0].max
+      there = sound.byteslice(from, said.bytesize).to_s.unpack("s<*")
+      both = there.zip(said.unpack("s<*")).map { |a, b| (a + (b.to_i * VOICE)).round.clamp(-32_768, 32_767) }
+      sound[from, 2 * both.size] = both.pack("s<*") unless both.empty?
     end
 
     def wave(kind)
@@ -49,6 +62,6 @@ module Formats
       bytes = 2 * samples
       ["RIFF", 36 + bytes, "WAVE", "fmt ", 16, 1, 1, RATE, 2 * RATE, 2, 16, "data", bytes].pack("a4Va4a4VvvVVvva4V")
     end
-    private_class_method :put, :wave, :sample, :header
+    private_class_method :put, :mix, :wave, :sample, :header
   end
 end

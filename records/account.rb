@@ -8,6 +8,7 @@ module Records
     has_secure_password
     has_many :memberships
     has_many :sign_ins
+    has_many :transfers
     has_many :studios, through: :memberships
 
     normalizes :email, with: ->(email) { email.to_s.strip.downcase }

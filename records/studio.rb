@@ -62,6 +62,7 @@ module Records
     has_many :memory_answers
     has_many :calendar_links
     has_many :program_tokens
+    has_many :transfers
     has_many :clip_people, class_name: "Records::ClipPerson"
 
     validates :name, presence: true, length: { maximum: 80 }

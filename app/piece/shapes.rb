@@ -52,7 +52,7 @@ module App
         groups: :texts,
         lock_version: :whole
       }.freeze
-      PRACTICE = { from: :text, to: :text, speed: :text, times: :text }.freeze
+      PRACTICE = { from: :text, to: :text, speed: :text, times: :text, words: :text }.freeze
       TRACK = { file: :upload, take: :text }.freeze
       SHARING = { teachers: :texts, sections: :text, cuts: :text, by: :text }.freeze
       CORRECTION = { text: :text, eight: :text, count: :text }.freeze

@@ -4,7 +4,8 @@ module App
   module Shared
     # A chain of a piece as a practice track to download.
     class PracticeFile
-      # asked: {"from", "to" (links), "speed" (percent), "times"}; what is not asked for is the whole piece, once, at
+      # asked: {"from", "to" (links), "speed" (percent), "times", "words" ("no" for
+      # clicks alone)}; what is not asked for is the whole piece, once, at
       # tempo. to_row: the eight of the last link it ends with.
       def initialize(snapshot, asked, to_row: nil)
         @snapshot = snapshot
@@ -19,7 +20,7 @@ module App
           from: number("from", 1), to: number("to", links.size), speed: number("speed", 100), times: number("times", 1),
           count_in: @snapshot.work.count_in, to_row: @to_row
         )
-        Result.ok(Formats::PracticeTrack.render(practice.clicks, seconds: practice.seconds))
+        Result.ok(Formats::PracticeTrack.render(practice.clicks, seconds: practice.seconds, words: said(practice)))
       rescue Core::ValueError => e
         Result.no({ practice: I18n.t("practice.faults.#{e.path}") })
       end
@@ -32,6 +33,13 @@ module App
       end
 
       private
+
+      # Cue words, where they are wanted and something can say them.
+      def said(practice)
+        return [] if @asked["words"] == "no"
+
+        practice.words.filter_map { |word| Voice.say(word.text)&.then { |sound| [word.at, sound] } }
+      end
 
       def links = @snapshot.work.order.links
 

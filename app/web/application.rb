@@ -54,6 +54,7 @@ module App
       register Rehearsals::Routes
       register Piece::Routes
       register Piece::MidiRoutes
+      register Steps::PasteRoutes
       register Steps::Routes # before Structure, whose links/:id/:step would take its paths
       register Joins::Routes
       register Joins::QuestionRoutes
@@ -69,6 +70,7 @@ module App
       register Calls::Routes
       register Calls::CalendarRoutes
       register Files::Routes
+      register Files::ArchiveRoutes
       register Programs::Routes
       register Runs::Routes
       register Runs::NoteRoutes

@@ -7,9 +7,15 @@ module App
       WEEK = 7 * 86_400
       MEGABYTE = 1024 * 1024
       # Where files are sent, and how much of them.
-      UPLOADS = { %r{\A/pieces/\d+/track\z} => 40 * MEGABYTE, %r{\A/pieces/\d+/clips\z} => 200 * MEGABYTE,
-                  %r{\A/pieces/\d+/music/midi\z} => 4 * MEGABYTE, %r{\A/files/piece(/preview)?\z} => 8 * MEGABYTE,
-                  %r{\A/roster/preview\z} => 10 * MEGABYTE, %r{\A/my/[\w-]+/reviews\z} => 60 * MEGABYTE }.freeze
+      UPLOADS = {
+        %r{\A/pieces/\d+/track\z} => 40 * MEGABYTE,
+        %r{\A/pieces/\d+/clips\z} => 200 * MEGABYTE,
+        %r{\A/pieces/\d+/music/midi\z} => 4 * MEGABYTE,
+        %r{\A/(roster|pieces/\d+/sections/\d+/paste)/preview\z} => 10 * MEGABYTE,
+        %r{\A/files/piece(/preview)?\z} => 8 * MEGABYTE,
+        %r{\A/studios/archive\z} => 500 * MEGABYTE,
+        %r{\A/my/[\w-]+/reviews\z} => 60 * MEGABYTE
+      }.freeze
 
       module_function
 

@@ -35,7 +35,9 @@ set("wav", "sox", "out", "mono, 16 bits, length with its last click",
     sound.values_at("channels", "bits") == %w[1 16] && (sound["seconds"].to_f - 10.3).abs < 0.01)
 
 set("pdf", "qpdf --check", "out", "no fault", FOUND["pdf_check"].zero?)
-set("pdf", "pdftotext", "out", "names in three scripts", Interop::NAMES.all? { |name| FOUND["pdf_text"].include?(name) })
+set("pdf", "pdftotext", "out", "names in three scripts", Interop::NAMES.all? do |name|
+  FOUND["pdf_text"].include?(name)
+end)
 set("pdf", "pdffonts", "out", "every font embedded", FOUND["pdf_fonts"].all? { |line| line.split[-5] == "yes" })
 
 days = Date.new(2027, 1, 1)..Date.new(2027, 12, 31)

@@ -9,7 +9,8 @@ require_relative "../../formats/print"
 module Interop
   ZONE = "Europe/London"
   NAMES = ["Zoë Łęcka", "Νίκη Αδάμ", "Жанна Ёлкина", "=1+1", "O'Neil, Ada"].freeze
-  EVENTS = [["a@x", Date.new(2027, 2, 2), 1080, 1170, "Зима; winter, 1"], ["b@x", Date.new(2027, 7, 6), 600, 660, "Ωδή"]]
+  EVENTS = [["a@x", Date.new(2027, 2, 2), 1080, 1170, "Зима; winter, 1"],
+            ["b@x", Date.new(2027, 7, 6), 600, 660, "Ωδή"]]
     .freeze
   TEMPO = [[1, 112.0], [33, 96.5], [97, 126.0]].freeze
   MARKERS = [[1, "Smoke"], [33, "Drift"]].freeze

@@ -10,6 +10,8 @@ module Core
       # at: seconds from the beginning of the track; kind: :lead (count-in or rest), :join (the first count of a link
       # that was come to from another), :first (of an eight) or :count.
       Click = Struct.new(:at, :kind, keyword_init: true)
+      # at: seconds from the beginning of the track; text: the cue word to be said then.
+      Word = Struct.new(:at, :text, keyword_init: true)
       # What may be asked for.
       SPEEDS = (30..130)
       TIMES = (1..20)
@@ -31,6 +33,9 @@ module Core
 
       # [Click], in order of time.
       def clicks = @clicks ||= (1..@times).flat_map { |time| once(time) }
+
+      # [Word], each as often as it is danced.
+      def words = @words ||= (1..@times).flat_map { |time| words_of(begins(time)) }
 
       # Seconds of the whole track, the last count included.
       def seconds = (@times * (danced + lead(@rest))) - lead(@rest) + lead(@count_in)
@@ -75,11 +80,32 @@ module Core
 
       def once(time)
         beats = time == 1 ? @count_in : @rest
-        start = time == 1 ? 0.0 : lead(@count_in) + ((time - 1) * danced) + ((time - 2) * lead(@rest))
+        from = begins(time)
         beat = beats.zero? ? 0.0 : lead(beats) / beats
-        before = Array.new(beats) { |i| Click.new(at: start + (i * beat), kind: :lead) }
-        from = start + lead(beats)
-        before + counts.map { |second, kind| Click.new(at: from + ((second - beginning) / @speed), kind:) }
+        before = Array.new(beats) { |i| Click.new(at: from - lead(beats) + (i * beat), kind: :lead) }
+        before + counts.map { |second, kind| Click.new(at: on_track(second, from), kind:) }
+      end
+
+      # When the first count sounds of one of the times.
+      def begins(time) = lead(@count_in) + ((time - 1) * (danced + lead(@rest)))
+
+      def on_track(second, from) = from + ((second - beginning) / @speed)
+
+      def words_of(from)
+        @links.flat_map do |link|
+          link.cues.filter_map do |cue|
+            second = second_of(link, cue.count)
+            Word.new(at: on_track(second, from), text: cue.text) if second && second < ending
+          end
+        end
+      end
+
+      # When a count of a link sounds, fractions too; nil past its end.
+      def second_of(link, count)
+        whole = count.floor
+        here = link.counts[whole - 1]&.seconds or return
+        following = link.counts[whole]&.seconds || link.ends
+        here + ((count - whole) * (following - here))
       end
     end
   end

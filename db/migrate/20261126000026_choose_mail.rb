@@ -1,7 +1,7 @@
 # frozen_string_literal: true
 
-# What somebody gets by mail: at once, once a day, or not at all, by topic. A mail may wait for a day's letter or for the
-# end of the quiet hours, and may carry calls for a calendar.
+# What somebody gets by mail: at once, once a day, or not at all, by topic. A mail may wait for a day's letter or for
+# the end of the quiet hours, and may carry calls for a calendar.
 class ChooseMail < ActiveRecord::Migration[7.2]
   def change
     add_column :memberships, :mail_token, :string

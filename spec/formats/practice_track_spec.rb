@@ -54,6 +54,24 @@ RSpec.describe Formats::PracticeTrack do
     end
   end
 
+  it "says cue words when they fall, over the clicks, at any tempo and as often as it is danced" do
+    row = Core::Piece::Row.new(counts: 8, text: "1 step R", cue: "breathe")
+    with_cue = sections.map { |section| section.id == 2 ? section.with(rows: [row, row.with(cue: "")]) : section }
+    links = work.links.map { |link| link.with(section: with_cue.find { |each| each.id == link.section.id }) }
+    spoken = work.with(sections: with_cue, links:)
+    own = Core::Room::Score.new(spoken, danced: Core::Piece::Danced.new(spoken))
+    made = Core::Room::Practice.new(own, from: 1, to: 3, speed: 50, times: 2)
+    firsts = made.clicks.select { |click| click.kind == :join }.map(&:at)
+    expect(made.words.map { |word| [word.text, word.at.round(6)] })
+      .to eq([firsts[0], firsts[2]].map { |at| ["breathe", at.round(6)] })
+    tone = ([8000, -8000] * 500).pack("s<*")
+    bytes = described_class.render([made.clicks.first], seconds: 3, words: [[1.0, tone], [2.99, tone], [9, tone]])
+    samples = read(bytes)[:samples]
+    expect(samples[described_class::RATE, 4]).to eq [6400, -6400, 6400, -6400]
+    quiet = samples.each_index.select { |i| i.between?(3000, 22_000) && !samples[i].zero? }
+    expect([quiet, samples.size]).to eq [[], ((3 + described_class::CLICK) * described_class::RATE).ceil]
+  end
+
   it "gives joins, eights and counts tones of their own, and rests between the times" do
     made = practice(from: 1, to: 2, times: 3, rest: 8)
     kinds = made.clicks.map(&:kind).tally

@@ -26,6 +26,15 @@ module HomeRequests
     "/people/:id/calendar" => -> { { "file" => calendar_file } },
     "/people/:id/calendar/take" => -> { { "days" => ["2027-03-01|1080|1140", "2027-03-02||"] } },
     "/people/:id/family-word" => -> { { "word" => "clover field" } },
+    "/pieces/:piece/sections/:id/paste/preview" => -> { { "text" => "1 step R\n1 step L", "way" => "after" } },
+    "/pieces/:piece/sections/:id/paste" => lambda do
+      { "text" => "1 kick R", "way" => "after", "lock_version" => section.lock_version.to_s }
+    end,
+    "/files/archive" => -> { {} },
+    "/studios/archive" => lambda do
+      { "file" => Rack::Test::UploadedFile.new(App::Shared::ArchiveFile.path(pack), "application/zip") }
+    end,
+    "/studios/archive/:id/take" => -> { {} },
     "/mail/:key" => -> { { "ways" => { "joins" => "never" } } },
     "/sheet/:code" => -> { { "word" => "Meadow" } },
     "/settings/programs" => -> { { "name" => "the foyer screen" } },

@@ -64,6 +64,7 @@ module RouteWorld
         "/pieces:ending" => "svg",
         "/sheet:code" => sheet_code,
         "/mail:key" => members["choreographer"].mail_key,
+        "/files:id" => pack.id,
         "/files:table" => "loads",
         "ending" => "csv",
         "/settings:id" => studio.program_tokens.issue(name: "board", by_name: "M").first.id,
@@ -136,6 +137,19 @@ module RouteWorld
     piece.ledger_entries.last
   end
 
+  def pack
+    account = members["director"].account
+    transfer = studio.transfers.create!(account:, kind: "pack", state: "asked")
+    App::Jobs::MoveStudio.run(transfer.id)
+    transfer
+  end
+
+  # An archive that somebody of the team sent and nobody took in yet.
+  def unpack
+    file = { tempfile: File.open(App::Shared::ArchiveFile.path(pack), "rb") }
+    App::Files::Actions::LookAtArchive.new(members["director"].account, file).run.value
+  end
+
   def sheet_code
     App::People::Actions::GiveWord.new(dancer, "meadow", NOW).run
     dancer.reload.sheet_token
@@ -150,6 +164,7 @@ module RouteWorld
     path = path_for(under ? rule.path.sub(":id", ":#{under}") : rule.path)
     return "#{path}?state=weight&n=0" if rule.path.end_with?("/mend")
 
+    path = path.sub(%r{archive/\d+}, "archive/#{(@unpack ||= unpack).id}") if rule.path.start_with?("/studios/archive/")
     path = path.sub("plan.svg", "plan.csv") if rule.path.include?("/tables/")
 
     rule.path.end_with?("/cell") ? "#{path}?person=#{dancer.id}&item=s#{piece.sections.first.id}" : path

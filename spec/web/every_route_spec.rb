@@ -22,6 +22,7 @@ RSpec.describe "every changing route", :web do
       /pieces/preview /pieces/:piece/steps/preview /pieces/:piece/music/cut /roster/preview /taps /onsets
       /pieces/:piece/links/:id/formation/assign /people/:id/calendar
       /files/piece/preview /pieces/:piece/music/midi
+      /pieces/:piece/sections/:id/paste/preview
     ]
   end
 

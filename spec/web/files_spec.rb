@@ -184,4 +184,40 @@ RSpec.describe "files", :web do
       expect(text).to include "cannot be read as a workbook"
     end
   end
+
+  describe "a count sheet" do
+    let(:section) { piece.sections.second }
+    let(:path) { "/pieces/#{piece.id}/sections/#{section.id}/paste" }
+
+    def texts = section.eights.reload.map { |eight| [eight.counts, eight.text, eight.cue, eight.name] }
+
+    it "is shown line by line, with what nobody knows of it, and saved after what there is or in its place" do
+      sheet = "Chorus:\n1. 1 step R 2 gribble [bell]\n(4) hold\n99 counts: jump"
+      before = texts
+      send_form "#{path}/preview", { "text" => sheet, "way" => "after" }
+      expect(text).to include("2 eights understood").and include("1 step R").and include("kept as words: gribble")
+      expect(text).to include("Line 4: an eight has 1 to 64 counts").and include "Chorus"
+      expect(texts).to eq before
+      send_form path, { "text" => sheet, "way" => "after", "lock_version" => section.reload.lock_version.to_s }
+      added = [[8, "1 step R 2 gribble", "bell", "Chorus"], [4, "hold", "", ""]]
+      expect(texts).to eq before + added
+      send_form path, { "text" => sheet, "way" => "instead", "lock_version" => section.reload.lock_version.to_s }
+      expect(texts).to eq added
+      send_form path, { "text" => "1 jump", "way" => "instead", "lock_version" => "0" }
+      expect(last_response.status).to eq 422
+      expect([texts, text]).to match [added, /changed this section meanwhile/]
+    end
+
+    it "comes from a workbook with its counts in columns, and is nobody's who does not teach it" do
+      rows = [["1", "step R", "", "close L"], ["2", "hop", "", ""]]
+      book = Formats::Xlsx.render([Formats::Table.new(name: "S", columns: ["", "1", "2", "3"], rows:)])
+      post "#{path}/preview", { "file" => upload(book, "sheet.xlsx"), "way" => "instead" },
+           { "HTTP_X_CSRF_TOKEN" => token }
+      expect(text).to include("1 step R · 3 close L").and include "2 eights understood"
+      post "#{path}/preview", { "file" => upload("PK\x03\x04no", "x.xlsx") }, { "HTTP_X_CSRF_TOKEN" => token }
+      expect([last_response.status, text]).to match [422, /cannot be read as a workbook/]
+      sign_in make_member(studio, "choreographer", person: studio.people.create!(name: "Nell", teaches: true))
+      expect(get(path).status).to eq 403
+    end
+  end
 end

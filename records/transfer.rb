@@ -1,0 +1,31 @@
+# frozen_string_literal: true
+
+module Records
+  # A studio on its way out (pack) or in (unpack). share: how far it is, 0 to 1; report: what became of it.
+  class Transfer < Base
+    KINDS = %w[pack unpack].freeze
+    # looked: its manifest was read and nobody has said yes yet.
+    STATES = %w[looked asked working done failed].freeze
+    # Days a file waits to be fetched.
+    DAYS = 7
+
+    belongs_to :studio, optional: true
+    belongs_to :account
+    validates :kind, inclusion: { in: KINDS }
+    validates :state, inclusion: { in: STATES }
+
+    def under_way? = %w[asked working].include?(state)
+    def done? = state == "done"
+
+    # Whether this call is the one that begins the work.
+    def begin_work = self.class.where(id:, state: "asked").update_all(state: "working", updated_at: Time.now).positive?
+
+    # How far it is, for others to see while it goes on: apart from the transaction in which it goes on, on a connection
+    # of its own; beside it where that transaction is not its own.
+    def reach(share, apart:)
+      return update_columns(share:) unless apart
+
+      Thread.new { self.class.connection_pool.with_connection { self.class.where(id:).update_all(share:) } }.join
+    end
+  end
+end
