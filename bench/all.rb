@@ -6,6 +6,7 @@ module Bench
     "web" => -> { use("../config/boot", "web") && Web.new.run },
     "check" => -> { use("../core/core", "check") && Check.new.run },
     "reading" => -> { use("../core/core", "reading") && Reading.new.run },
+    "exports" => -> { use("../config/boot", "exports") && Exports.new.run },
     "fuzz" => -> { use("../config/boot", "fuzz") && Fuzz.new.run },
     "ticks" => -> { use("../config/boot", "serving", "wire", "ticks") && Ticks.new.run },
     "load" => -> { use("../config/boot", "serving", "load") && Load.new.run },

@@ -2,6 +2,7 @@
 
 require "rack/mock"
 require_relative "../spec/support/odd_texts"
+require_relative "spoilt"
 
 module Bench
   # What nobody foresaw, ten thousand times each: texts typed as steps, the whole way to the pages of their piece;
@@ -29,6 +30,9 @@ module Bench
         raise ActiveRecord::Rollback
       end
       puts "rosters: #{rosters}"
+      spoilt = Spoilt.new(COUNT, @random)
+      puts spoilt.run
+      @trouble.concat(spoilt.trouble)
       puts @trouble.first(20)
       routes unless ENV["ROUTES"] == "no"
       exit @trouble.empty?

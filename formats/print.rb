@@ -29,4 +29,5 @@ end
 require_relative "print/blocks"
 require_relative "print/table"
 require_relative "print/eight"
+require_relative "print/grid"
 require_relative "print/document"

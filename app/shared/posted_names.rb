@@ -18,16 +18,21 @@ module App
       private
 
       def names
-        @names ||= @people.to_h { |person| [person.id, told_apart(person)] }
+        @names ||= @people.group_by { |person| first(person) }.values.map { |same| told_apart(same) }.reduce({}, :merge)
       end
 
-      def told_apart(person)
-        same = @people.reject { |other| other.id == person.id }.select { |other| first(other) == first(person) }
-        longest = [last(person).size, 1].max
-        letters = (1..longest).find do |count|
-          same.none? { |other| shortened(other, count) == shortened(person, count) }
+      # {id => name} of people of one first name: as many letters of the last as tell each from all others.
+      def told_apart(same)
+        found = {}
+        longest = same.map { |person| last(person).size }.max
+        (1..[longest, 1].max).each do |letters|
+          open = same.reject { |person| found.key?(person.id) }
+          break if open.empty?
+
+          alike = same.map { |person| last(person)[0, letters] }.tally
+          open.each { |person| found[person.id] = shortened(person, letters) if alike[last(person)[0, letters]] == 1 }
         end
-        shortened(person, letters || longest)
+        same.to_h { |person| [person.id, found.fetch(person.id) { shortened(person, longest) }] }
       end
 
       def first(person) = person.name.split.first.to_s

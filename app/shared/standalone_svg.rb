@@ -9,7 +9,7 @@ module App
     module StandaloneSvg
       STYLES = File.join(Settings::ROOT, "app", "assets", "styles")
       ROOTS = %w[.spine-chain .bar-have .build .seam .floor-picture .lanes].freeze
-      FONTS = "text, Lato, 'DejaVu Sans', sans-serif"
+      FONTS = "Lato, 'DejaVu Sans', sans-serif"
       RULE = /([^{}]+)\{([^{}]+)\}/
       # Pixels across, of a PNG.
       WIDTH = 2000
@@ -22,12 +22,11 @@ module App
         %(<?xml version="1.0" encoding="UTF-8"?>\n#{plain.sub('>', "><style>#{rules_for(plain)}</style>")})
       end
 
-      # Text of a file => bytes of PNG on white.
+      # Text of a file => bytes of PNG on white, with the fonts that ship with the application.
       def png(svg)
-        made, status = Open3.capture2(
-          "rsvg-convert", "--format=png", "--width=#{WIDTH}", "--keep-aspect-ratio", "--background-color=white",
-          stdin_data: svg, binmode: true
-        )
+        fonts = { "FONTCONFIG_FILE" => File.join(Settings::ROOT, "config", "fonts.conf") }
+        options = ["--format=png", "--width=#{WIDTH}", "--keep-aspect-ratio", "--background-color=white"]
+        made, status = Open3.capture2(fonts, "rsvg-convert", *options, stdin_data: svg, binmode: true)
         raise IOError, "rsvg-convert failed" unless status.success?
 
         made
@@ -36,19 +35,19 @@ module App
       # What the application's own style says of drawings, with its colours written out.
       def rules
         @rules ||= File.read(File.join(STYLES, "drawings.css")).sub(/\A@layer \w+ \{/, "").scan(RULE)
-          .filter_map { |selectors, body| rule(selectors, body) }
+          .flat_map { |selectors, body| rule(selectors, body) }
       end
 
-      # Those that a drawing has any class of.
+      # Those that a drawing has all classes of.
       def rules_for(svg)
         classes = svg.scan(/class="([^"]*)"/).flatten.flat_map(&:split).uniq
-        rules.select { |each| (each[/\A[^{]+/].scan(/\.([\w-]+)/).flatten - classes).empty? }.join(" ")
+        used = rules.select { |selector, _| (selector.scan(/\.([\w-]+)/).flatten - classes).empty? }
+        used.map { |selector, body| "#{selector} { #{body} }" }.join(" ")
       end
 
       def rule(selectors, body)
         kept = selectors.split(",").map(&:strip).select { |each| ROOTS.any? { |root| each.start_with?(root) } }
-        kept.reject! { |each| each.match?(/[:\[]/) }
-        "#{kept.join(', ')} { #{written_out(body)} }" if kept.any?
+        kept.grep_v(/[:\[]/).map { |each| [each, written_out(body)] }
       end
 
       def written_out(body)

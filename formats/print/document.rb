@@ -12,7 +12,7 @@ module Formats
       def initialize(sheet, paper:, fonts:)
         @sheet = sheet
         @pdf = Prawn::Document.new(
-          page_size: PAPERS.fetch(paper), page_layout: sheet.wide ? :landscape : :portrait, margin: MARGIN,
+          page_size: PAPERS.fetch(paper), page_layout: sheet.wide ? :landscape : :portrait, margin: MARGIN, compress: true,
           info: { Title: sheet.title, Creator: "Join Chain" }
         )
         letters(fonts)
@@ -103,6 +103,7 @@ module Formats
 
       def letters(fonts)
         @pdf.font_families.update(
+          "Lato" => { normal: fonts.fetch(:regular), bold: fonts.fetch(:bold) },
           "text" => { normal: fonts.fetch(:regular), bold: fonts.fetch(:bold) },
           "other" => { normal: fonts.fetch(:other), bold: fonts.fetch(:other) }
         )

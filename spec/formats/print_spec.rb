@@ -90,6 +90,17 @@ RSpec.describe Formats::Print do
     end
   end
 
+  it "sets a grid of hundreds of names over as many pages as it needs, its headings on each" do
+    rows = Array.new(150) { |i| ["Ёлкина #{i}", Array.new(12) { |k| (i + k).even? ? "5●" : "" }] }
+    grid = described_class::Grid.new(corner: "Who", headings: Array.new(12) { |i| "into Part #{i}" }, rows:, first: 0.2)
+    reader = pdf(grid, wide: true)
+    expect(outside(reader)).to be_empty
+    expect(reader.pages.size).to be > 2
+    expect(reader.pages.map { |page| page.text.gsub(/\s+/, " ") }).to all(include("Part 11"))
+    expect(runs(reader).count { |run, _| run.text == "5●" }).to eq(150 * 6)
+    expect(squeezed(words(reader))).to include "Ёлкина149"
+  end
+
   it "sets two stacks side by side over as many pages as they need, and goes on below the longer" do
     long = described_class::Points.new(Array.new(90) { |i| "left #{i}" })
     short = described_class::Points.new(["right"])

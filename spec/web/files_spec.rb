@@ -194,10 +194,13 @@ RSpec.describe "files", :web do
     it "is shown line by line, with what nobody knows of it, and saved after what there is or in its place" do
       sheet = "Chorus:\n1. 1 step R 2 gribble [bell]\n(4) hold\n99 counts: jump"
       before = texts
+      steps = get("/pieces/#{piece.id}/steps?section=#{section.id}").body
       send_form "#{path}/preview", { "text" => sheet, "way" => "after" }
       expect(text).to include("2 eights understood").and include("1 step R").and include("kept as words: gribble")
       expect(text).to include("Line 4: an eight has 1 to 64 counts").and include "Chorus"
       expect(texts).to eq before
+      drawn = ->(page) { Nokogiri::HTML(page).css("svg.eight-picture").map(&:to_s) }
+      expect(drawn.call(get("/pieces/#{piece.id}/steps?section=#{section.id}").body)).to eq drawn.call(steps)
       send_form path, { "text" => sheet, "way" => "after", "lock_version" => section.reload.lock_version.to_s }
       added = [[8, "1 step R 2 gribble", "bell", "Chorus"], [4, "hold", "", ""]]
       expect(texts).to eq before + added

@@ -87,6 +87,28 @@ RSpec.describe "papers", :web do
     expect(words("/pieces/#{piece.id}/holes.pdf")).to include "Nobody is missed"
   end
 
+  it "prints what there is of a piece that has no plan, no steps and no dancers yet" do
+    bare = make_piece(studio, director, title: "Bare", lines: "One, 2 eights\nTwo, 2 eights")
+    %w[plan/build.pdf who-has-it.pdf notes.pdf holes.pdf steps.pdf joins/1/sheet.pdf].each do |name|
+      expect(words("/pieces/#{bare.id}/#{name}")).to include "Bare"
+    end
+    %w[plan/build.svg files/spine.svg spacing/lines.svg spacing/floor.svg].each do |name|
+      expect(get("/pieces/#{bare.id}/#{name}").status).to eq 200
+    end
+    nothing = make_piece(studio, director, title: "Nothing", lines: "")
+    %w[plan/build.pdf who-has-it.pdf notes.pdf holes.pdf plan/build.svg files/spine.svg music.mid files/piece.json]
+      .each { |name| expect(get("/pieces/#{nothing.id}/#{name}").status).to eq(200), name }
+    %w[steps.pdf spacing/lines.svg spacing/floor.svg joins/1/sheet.pdf].each do |name|
+      expect(get("/pieces/#{nothing.id}/#{name}").status).to eq(404), name
+    end
+    App::Files::Tables::OF_PIECE.each_key do |name|
+      expect(get("/pieces/#{nothing.id}/files/tables/#{name}.xlsx").status).to eq 200
+    end
+    get "/rehearsals/#{studio.rehearsals.create!(date: '2027-03-01', start_minute: 600,
+                                                 end_minute: 660).id}/call-sheet.pdf"
+    expect(last_response.status).to eq 200
+  end
+
   it "gives out the chain, the build, lines and formations as pictures that stand by themselves" do
     tell
     %w[files/spine plan/build spacing/lines spacing/floor].each do |name|

@@ -34,14 +34,13 @@ module App
         end
 
         def table(some)
-          heads = some.map { |column| [column.name, 5, :center] }
-          Print::Table.new(
-            columns: Shared::Paper.columns([I18n.t("papers.columns.who"), 13], *heads), bold: 0, fine: true,
+          Print::Grid.new(
+            corner: I18n.t("papers.columns.who"), headings: some.map(&:name), first: 0.12,
             rows: [*dancers.map { |person| row_of(person, some) }, totals(some)]
           )
         end
 
-        def row_of(person, some) = [posted.of(person), *some.map { |column| cell_of(person.id, column) }]
+        def row_of(person, some) = [posted.of(person), some.map { |column| cell_of(person.id, column) }]
 
         def cell_of(id, column)
           return "" unless dances?(id, column.item)
@@ -53,7 +52,7 @@ module App
         end
 
         def totals(some)
-          [I18n.t("papers.have_it"), *some.map { |column| I18n.t("papers.of", have: column.have, of: column.of) }]
+          [I18n.t("papers.have_it"), some.map { |column| I18n.t("papers.of", have: column.have, of: column.of) }]
         end
 
         def posted = @posted ||= Shared::PostedNames.new(dancers)

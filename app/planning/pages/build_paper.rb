@@ -24,7 +24,9 @@ module App
         private
 
         def head
-          told = plan && I18n.t(plan.published? ? "papers.told" : "papers.draft", number: plan.number)
+          return [] unless plan
+
+          told = I18n.t(plan.published? ? "papers.told" : "papers.draft", number: plan.number)
           ready = ready_on && I18n.t("papers.ready_on", day: Shared::Dates.day(ready_on))
           shown = piece.show_date && I18n.t("papers.show_on", day: Shared::Dates.day(piece.show_date, year: true))
           [[told, ready, shown].compact.join(" · ")].reject(&:empty?)

@@ -51,8 +51,13 @@ module App
           rows = pasted.result.rows.map do |row|
             Core::Piece::Row.new(counts: row.counts || 8, text: row.text, cue: row.cue, name: row.name)
           end
-          core = work.sections.find { |each| each.id == section.id }
-          snapshot.danced.lines(core.with(rows:))
+          core = work.sections.find { |each| each.id == section.id }.with(rows:)
+          Core::Piece::Danced.new(with_section(core), vocabulary:).lines(core)
+        end
+
+        # The piece with what was pasted, read by itself: what is kept of the piece as it stands knows nothing of it.
+        def with_section(core)
+          work.with(sections: work.sections.map { |each| each.id == core.id ? core : each }, links: [])
         end
 
         # "1 step R · 2 close L"
