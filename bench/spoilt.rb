@@ -6,6 +6,8 @@ module Bench
   # Spoilt files, ten thousand for every format that comes in: each is read, or answered in words; anything else is
   # trouble.
   class Spoilt
+    DAYS = (Date.new(2027, 1, 1)..Date.new(2027, 12, 31))
+
     def initialize(count, random)
       @count = count
       @random = random
@@ -49,8 +51,6 @@ module Bench
         "archive" => [archive, ->(bytes) { archived(bytes) }, true]
       }
     end
-
-    DAYS = (Date.new(2027, 1, 1)..Date.new(2027, 12, 31))
 
     def piece
       { format: "piece-1", title: "Tide", groups: [{ id: "g", name: "Scouts" }], links: [{ section: "s", id: "l" }],

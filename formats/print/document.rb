@@ -12,7 +12,8 @@ module Formats
       def initialize(sheet, paper:, fonts:)
         @sheet = sheet
         @pdf = Prawn::Document.new(
-          page_size: PAPERS.fetch(paper), page_layout: sheet.wide ? :landscape : :portrait, margin: MARGIN, compress: true,
+          page_size: PAPERS.fetch(paper), page_layout: sheet.wide ? :landscape : :portrait, margin: MARGIN,
+          compress: true,
           info: { Title: sheet.title, Creator: "Join Chain" }
         )
         letters(fonts)

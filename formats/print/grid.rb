@@ -2,8 +2,9 @@
 
 module Formats
   module Print
-    # A grid of short marks: corner, headings over its columns, rows: [[name, [mark, …]], …]. For hundreds of names, where
-    # a table would take minutes: a mark is set as it is, in one line. first: how wide the names stand, of the whole.
+    # A grid of short marks: corner, headings over its columns, rows: [[name, [mark, …]], …]. For hundreds of
+    # names, where a table would take minutes: a mark is set as it is, in one line. first: how wide the names stand,
+    # of the whole.
     Grid = Struct.new(:corner, :headings, :rows, :first, keyword_init: true) do
       def texts = [corner, *headings, *rows.flatten]
       def draw(page) = Marks.new(self, page).draw

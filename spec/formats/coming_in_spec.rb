@@ -1,6 +1,7 @@
 # frozen_string_literal: true
 
 require "spec_helper"
+require "json_schemer"
 require_relative "../../formats/calendar"
 require_relative "../support/format_contract"
 
@@ -46,6 +47,9 @@ RSpec.describe Formats do
       written = again(sample)
       expect(again(written)).to eq written
       expect(JSON.parse(written)).to include(*whole.keys.map(&:to_s))
+      path = File.expand_path("../../docs/formats/piece-1.schema.json", __dir__)
+      schema = JSONSchemer.schema(JSON.parse(File.read(path)))
+      expect(schema.validate(JSON.parse(written)).map { |fault| fault["error"] }).to be_empty
     end
 
     {
