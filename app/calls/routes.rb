@@ -25,6 +25,11 @@ module App
           redirect "/rehearsals/#{rehearsal.id}/call-sheet#register"
         end
         afterwards(app)
+        sheets(app)
+      end
+
+      # The call sheet of a rehearsal, on the screen and on paper.
+      def self.sheets(app)
         app.allow :member, get: "/rehearsals/:id/call-sheet.pdf", takes: { paper: :text } do
           rehearsal = find(studio.rehearsals)
           sheet = Pages::CallSheetPaper.new(rehearsal, member, local_now).paper

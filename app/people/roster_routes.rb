@@ -11,7 +11,7 @@ module App
         typed = { piece: :text, text: :text, columns: :table, heading: :text }
         app.allow :director, post: "/roster/preview", takes: { **typed, file: :upload } do
           by_hand = RosterText.by_hand(params)
-          page "people/roster", Pages::Roster.new(studio, params["piece"], text: RosterText.from(params), by_hand:)
+          page "people/roster", Pages::Roster.new(studio, params["piece"], text: Shared::SheetText.of(params), by_hand:)
         rescue Formats::FaultyFile => e
           error = t("roster.not_read", why: e.faults.first.delete_prefix("the file: ").delete_prefix("roster: "))
           page "people/roster", Pages::Roster.new(studio, params["piece"], error:), status: 422

@@ -2,24 +2,9 @@
 
 module App
   module People
-    # What was pasted or uploaded: as text, and read with whom the studio knows.
+    # What was pasted or uploaded, read with whom the studio knows.
     module RosterText
       module_function
-
-      # The text of a form: what was pasted, or the file's; the first sheet of a workbook as lines with tabs. Raises
-      # Formats::FaultyFile where the file is neither.
-      def from(params)
-        file = params["file"]
-        return params["text"].to_s unless file.is_a?(Hash) && file[:tempfile]&.size&.positive?
-
-        bytes = file[:tempfile].read
-        bytes.start_with?("PK") ? of_workbook(bytes) : Formats::Roster.text(bytes)
-      end
-
-      def of_workbook(bytes)
-        sheet = Formats::Xlsx.parse(bytes).first or return ""
-        [sheet.columns, *sheet.rows].map { |row| row.map { |cell| cell.gsub(/\s+/, " ") }.join("\t") }.join("\n")
-      end
 
       # by_hand: {columns:, heading:} as the form says it, or nothing.
       def by_hand(params)

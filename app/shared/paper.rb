@@ -20,6 +20,11 @@ module App
         [studio.name, about, as_of].compact.join(" · ")
       end
 
+      # The same with headings by their names in the locale file.
+      def headed(*given)
+        columns(*given.map { |name, share, align| [I18n.t("papers.columns.#{name}"), share, align] })
+      end
+
       # [[heading, share of the width, where it stands], …] => [Formats::Print::Column]
       def columns(*given)
         given.map { |heading, share, align| Formats::Print::Column.new(heading:, share:, align:) }

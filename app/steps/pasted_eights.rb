@@ -12,7 +12,7 @@ module App
 
       # params: {"text", "file", "way"}. Raises Formats::FaultyFile for a workbook that cannot be read.
       def initialize(params)
-        @text = source(params)[0, LONGEST]
+        @text = Shared::SheetText.of(params)[0, LONGEST]
         @way = WAYS.include?(params["way"]) ? params["way"] : WAYS.first
       end
 
@@ -27,19 +27,6 @@ module App
       private
 
       def fields(row) = { "counts" => (row.counts || 8).to_s, "text" => row.text, "cue" => row.cue, "name" => row.name }
-
-      def source(params)
-        file = params["file"]
-        return params["text"].to_s unless file.is_a?(Hash) && file[:tempfile]&.size&.positive?
-
-        bytes = file[:tempfile].read
-        bytes.start_with?("PK") ? of_workbook(bytes) : Formats::Csv.text(bytes)
-      end
-
-      def of_workbook(bytes)
-        sheet = Formats::Xlsx.parse(bytes).first or return ""
-        [sheet.columns, *sheet.rows].map { |row| row.map { |cell| cell.gsub(/\s+/, " ") }.join("\t") }.join("\n")
-      end
     end
   end
 end

@@ -66,7 +66,18 @@ module Formats
         fields.skip(*PieceFile::SECTION_FACTS)
         rows = fields.list("rows") { |row| row(row) }.flat_map { |row| eights(row) }
         parts = fields.list("parts") { |part| part(part, groups) }
-        values = {
+        values = facts(fields)
+        edges = {
+          entry: edge(fields, "entry"),
+          exit: edge(fields, "exit"),
+          feel: fields.choice("feel", %w[even triplet], default: "even")
+        }
+        attempt(fields.path) { Score::Section.new(**values, **edges, rows:, parts:, cast_groups: @cast_groups) }
+      end
+
+      # What is said of a section beside its eights, parts and edges.
+      def facts(fields)
+        {
           id: declared(fields.text("id")),
           name: fields.text("name"),
           choreographer: fields.text("choreographer", default: nil),
@@ -83,12 +94,6 @@ module Formats
           layers: fields.choice("layers", Score::Section::LAYERS.keys, default: "together"),
           being_made: fields.flag("being_made")
         }
-        edges = {
-          entry: edge(fields, "entry"),
-          exit: edge(fields, "exit"),
-          feel: fields.choice("feel", %w[even triplet], default: "even")
-        }
-        attempt(fields.path) { Score::Section.new(**values, **edges, rows:, parts:, cast_groups: @cast_groups) }
       end
 
       # Ids of all sections of the file, those with faults too.

@@ -53,7 +53,7 @@ module App
             [times, slot.title, who(slot), with(slot), slot.room&.name]
           end
           heads = [["time", 15], ["what", 30], ["who", 27], ["with", 17], ["room", 11]]
-          Print::Table.new(columns: columns(*heads), rows:,
+          Print::Table.new(columns: Shared::Paper.headed(*heads), rows:,
                            bold: 1)
         end
 
@@ -68,7 +68,8 @@ module App
             alone = early ? ", #{I18n.t('papers.alone')}" : ""
             [Formats::Times.clock(arrive) + alone, Formats::Times.clock(release), names_of(calls)]
           end
-          Print::Table.new(columns: columns(["be_there", 22], ["go_home", 14], ["who", 64]), rows:, bold: 0)
+          heads = [["be_there", 22], ["go_home", 14], ["who", 64]]
+          Print::Table.new(columns: Shared::Paper.headed(*heads), rows:, bold: 0)
         end
 
         def names_of(calls) = calls.map { |call| posted.of(call.person) }.join(", ")
@@ -89,10 +90,6 @@ module App
             "#{point.name}: #{I18n.t('papers.count', count: point.count)}, #{from}"
           end
           under("start_points", items)
-        end
-
-        def columns(*given)
-          Shared::Paper.columns(*given.map { |name, share| [I18n.t("papers.columns.#{name}"), share] })
         end
       end
     end

@@ -45,8 +45,7 @@ module App
             [words.state(finding), words.leaving(finding), words.entering(finding), said_of(finding)]
           end
           columns = [["state", 14], ["ends", 22], ["starts", 22], ["so", 42]]
-            .map { |name, share| [I18n.t("papers.columns.#{name}"), share] }
-          Print::Table.new(columns: Shared::Paper.columns(*columns), rows:, bold: 0)
+          Print::Table.new(columns: Shared::Paper.headed(*columns), rows:, bold: 0)
         end
 
         # How it stands, and what would mend it.

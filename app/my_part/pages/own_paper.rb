@@ -41,7 +41,7 @@ module App
             times = [call.arrive, call.release].map { |minute| Formats::Times.clock(minute) }
             [Shared::Dates.day(rehearsal.date), *times, rehearsal.rooms.map(&:name).join(", ")]
           end
-          columns = columns(["day", 25], ["be_there", 20], ["go_home", 20], ["room", 35])
+          columns = Shared::Paper.headed(["day", 25], ["be_there", 20], ["go_home", 20], ["room", 35])
           told = changes.any? ? [Print::Points.new(changes.first(MOST_CHANGES))] : []
           [heading, Print::Table.new(columns:, rows:, bold: 0), *told, *bring_block]
         end
@@ -60,7 +60,7 @@ module App
             what = place.mine ? "#{place.word}#{place.own_version}" : I18n.t("papers.not_in_it")
             [place.index.to_s, place.name, place.at, I18n.t("papers.counts", count: place.counts), what]
           end
-          columns = columns(["number", 6], ["link", 34], ["music", 14], ["counts", 16], ["have", 30])
+          columns = Shared::Paper.headed(["number", 6], ["link", 34], ["music", 14], ["counts", 16], ["have", 30])
           Print::Table.new(columns:, rows:, bold: 1)
         end
 
@@ -76,10 +76,6 @@ module App
 
           items = mine.notes.map { |note| [note.section&.name, note.text].compact.join(": ") }
           [Print::Heading.new(I18n.t("papers.own_notes")), Print::Points.new(items)]
-        end
-
-        def columns(*given)
-          Shared::Paper.columns(*given.map { |name, share| [I18n.t("papers.columns.#{name}"), share] })
         end
       end
     end

@@ -42,8 +42,7 @@ module App
         def slot_table
           rows = open_rehearsals.flat_map { |rehearsal| rows_of(rehearsal) }
           columns = [["day", 12], ["time", 14], ["what", 46], ["minutes", 9, :right]]
-            .map { |name, share, align| [I18n.t("papers.columns.#{name}"), share, align] }
-          Print::Table.new(columns: Shared::Paper.columns(*columns), rows:, bold: 0)
+          Print::Table.new(columns: Shared::Paper.headed(*columns), rows:, bold: 0)
         end
 
         def rows_of(rehearsal)

@@ -37,9 +37,8 @@ module App
           return [] if rows.empty?
 
           columns = [["tick", 4], ["kind", 12], ["for", 18], ["where", 28], ["note", 50]]
-            .map { |name, share| [I18n.t("papers.columns.#{name}"), share] }
           lines = rows.map { |row| ["☐", I18n.t("notes.kinds.#{row.kind}"), whom(row), place(row), row.text] }
-          [Print::Heading.new(title), Print::Table.new(columns: Shared::Paper.columns(*columns), rows: lines, bold: 4)]
+          [Print::Heading.new(title), Print::Table.new(columns: Shared::Paper.headed(*columns), rows: lines, bold: 4)]
         end
       end
     end

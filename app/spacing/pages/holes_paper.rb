@@ -31,8 +31,7 @@ module App
 
         def table
           columns = [["link", 20], ["missing", 22], ["close_up", 32], ["could_cover", 30]]
-            .map { |name, share| [I18n.t("papers.columns.#{name}"), share] }
-          Print::Table.new(columns: Shared::Paper.columns(*columns), rows: places.map { |place| row(place) }, bold: 0)
+          Print::Table.new(columns: Shared::Paper.headed(*columns), rows: places.map { |place| row(place) }, bold: 0)
         end
 
         def row(place)
