@@ -17,8 +17,11 @@ module Records
     def under_way? = %w[asked working].include?(state)
     def done? = state == "done"
 
-    # Whether this call is the one that begins the work.
-    def begin_work = self.class.where(id:, state: "asked").update_all(state: "working", updated_at: Time.now).positive?
+    # Begins the work, or begins it again where whoever did it went away (the queue gives a job to one worker at a time);
+    # false where there is nothing to do.
+    def begin_work
+      self.class.where(id:, state: %w[asked working]).update_all(state: "working", updated_at: Time.now).positive?
+    end
 
     # How far it is, for others to see while it goes on: apart from the transaction in which it goes on, on a connection
     # of its own; beside it where that transaction is not its own.

@@ -14,10 +14,14 @@ module App
           Shared::TableFile.write(kind, made.tables)
         end
 
+        # What shows a PDF within a browser counts as an object with styles of its own; nothing else is let in.
+        SHOWN = "default-src 'none'; object-src 'self'; style-src 'unsafe-inline'; frame-ancestors 'none'"
+
         # sheet: Formats::Print::Sheet, on the paper that is asked for; words: what the file's name says.
         def send_paper(sheet, *words)
           beside
           content_type "application/pdf"
+          headers "content-security-policy" => SHOWN
           attachment Shared::TableFile.name(words, "pdf"), :inline
           Shared::Paper.render(sheet, params["paper"] || (studio || bearer.studio).setting("paper"))
         end
