@@ -17,8 +17,8 @@ module Records
     def under_way? = %w[asked working].include?(state)
     def done? = state == "done"
 
-    # Begins the work, or begins it again where whoever did it went away (the queue gives a job to one worker at a time);
-    # false where there is nothing to do.
+    # Begins the work, or begins it again where whoever did it went away (the queue gives a job to one worker at a
+    # time); false where there is nothing to do.
     def begin_work
       self.class.where(id:, state: %w[asked working]).update_all(state: "working", updated_at: Time.now).positive?
     end

@@ -141,7 +141,7 @@ module RouteWorld
     account = members["director"].account
     transfer = studio.transfers.create!(account:, kind: "pack", state: "asked")
     App::Jobs::MoveStudio.run(transfer.id)
-    transfer
+    transfer.reload
   end
 
   # An archive that somebody of the team sent and nobody took in yet.

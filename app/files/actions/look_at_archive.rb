@@ -15,8 +15,11 @@ module App
         def run
           return no("none") unless @file.is_a?(Hash) && @file[:tempfile]&.size&.positive?
 
+          sent = sent_before
+          return Shared::Result.ok(sent) if sent
+
           archive = Formats::StudioArchive.parse(@file[:tempfile])
-          report = { "manifest" => archive.manifest, "files" => archive.files.size,
+          report = { "manifest" => archive.manifest, "files" => archive.files.size, "digest" => digest,
                      "strangers" => archive.strangers.first(20), "unknown" => unknown(archive).first(20) }
           Shared::Result.ok(keep(report))
         rescue Formats::FaultyFile => e
@@ -24,6 +27,14 @@ module App
         end
 
         private
+
+        # Sent twice, it is looked at once.
+        def sent_before
+          waiting = @account.transfers.where(kind: "unpack", state: "looked").where.not(file_data: nil)
+          waiting.find { |transfer| transfer.report["digest"] == digest }
+        end
+
+        def digest = @digest ||= Digest::SHA256.file(@file[:tempfile].path).hexdigest
 
         def no(key, **words) = Shared::Result.no({ file: I18n.t("files.archive.#{key}", **words) })
         def unknown(archive) = archive.tables - Records::Mapping::StudioRows::TABLES - ["changed_edges"]

@@ -55,12 +55,18 @@ module App
 
         # Of every join that is agreed, the sides that have changed since: [{"agreement", "changed"}].
         def changed_edges
-          @studio.pieces.flat_map do |piece|
-            Reading::PieceSnapshots.of(piece).standings.filter_map do |standing|
-              row = standing.agreement
-              { "agreement" => row.id, "changed" => standing.changed.map(&:to_s) } if row
-            end
-          end.uniq
+          @studio.pieces.flat_map { |piece| edges_of(piece) }.uniq
+        end
+
+        # Of a piece that cannot be read nobody knows: where it comes in, its joins are to be agreed anew.
+        def edges_of(piece)
+          Reading::PieceSnapshots.of(piece).standings.filter_map do |standing|
+            row = standing.agreement
+            { "agreement" => row.id, "changed" => standing.changed.map(&:to_s) } if row
+          end
+        rescue StandardError => e
+          SemanticLogger["Files"].warn("a piece that cannot be read is packed as it stands: #{e.class}")
+          []
         end
 
         def uploads
