@@ -16,6 +16,13 @@ module App
         def faults = report.fetch("faults", [])
         def studio = transfer.studio
 
+        # "Thornbeck Youth Dance, packed on Tue 2 Feb 2027"
+        def heading
+          day = Shared::Dates.parse(manifest["made_on"])
+          [manifest["studio"], (I18n.t("files.archive.made_on", day: Shared::Dates.day(day, year: true)) if day)]
+            .compact.join(", ")
+        end
+
         # [sentence] of how much of what there is.
         def amounts
           rows = manifest.fetch("rows", {}).select { |_, count| count.positive? }
