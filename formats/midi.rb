@@ -20,8 +20,9 @@ module Formats
     # Ticks from the file's beginning; kind: :link, :eight or :count.
     Click = Struct.new(:beat, :kind, keyword_init: true)
     # tempo: [[count, bpm]]; first_count_seconds; length_seconds; markers: [[count, text]]; left_out: {word for what =>
-    # how much of it}; moved: how many tempi did not lie on a beat.
-    Read = Struct.new(:tempo, :first_count_seconds, :length_seconds, :markers, :left_out, :moved, keyword_init: true)
+    # how much of it}; moved: how many tempi did not lie on a beat; meter: "6/8" where a beat may be a dotted quarter.
+    Read = Struct.new(:tempo, :first_count_seconds, :length_seconds, :markers, :left_out, :moved, :meter,
+                      keyword_init: true)
 
     # Bytes => Read. Raises FaultyFile.
     def self.parse(bytes) = Reader.new(bytes).read

@@ -28,11 +28,13 @@ module App
         end
       end
 
-      # Delivered mails stand as files too.
+      # Delivered mails stand as files too, some with attachments: what names somebody is written anew from its row.
       def sweep_files
-        ids = @studio.mails.ids
-        ids.map { |id| File.join(Settings.files_dir, "outbox", "#{id}.eml") }.select { |path| File.exist?(path) }
-          .each { |path| rewrite(path) }
+        words = @names.map { |name| /(?<!\p{L})#{Regexp.escape(name)}(?!\p{L})/ }
+        @studio.mails.find_each do |row|
+          text = Shared::MailFile.text(row)
+          Shared::MailFile.keep(row) if words.any? { |word| text.match?(word) }
+        end
       end
 
       private
@@ -62,19 +64,6 @@ module App
           UPDATE #{table} SET #{column} = #{cleaned}
           WHERE studio_id = #{@studio.id.to_i} AND #{column}::text ~ #{pattern}
         SQL
-      end
-
-      def rewrite(path)
-        mail = ::Mail.read(path)
-        body = mail.body.decoded.force_encoding("UTF-8")
-        subject = mail.subject.to_s
-        words = @names.map { |name| /(?<!\p{L})#{Regexp.escape(name)}(?!\p{L})/ }
-        return if words.none? { |word| "#{subject} #{body}".match?(word) }
-
-        words.each { |word| [body, subject].each { |text| text.gsub!(word, nobody) } }
-        mail.subject = subject
-        mail.body = body
-        File.write(path, mail.to_s, perm: 0o600)
       end
     end
   end

@@ -23,7 +23,6 @@ document.addEventListener("alpine:init", () => {
     told: "",
     busy: false,
     choices: [],
-    first: null,
     async start() {
       this.busy = true;
       this.choices = [];
@@ -31,7 +30,6 @@ document.addEventListener("alpine:init", () => {
       const found = await this.hear().catch(() => ({ text: this.$root.dataset.failed }));
       this.told = found.text;
       this.choices = found.choices || [];
-      this.first = found.first;
       this.busy = false;
     },
     async hear() {
@@ -50,8 +48,6 @@ document.addEventListener("alpine:init", () => {
     use(bpm) {
       const tempo = document.getElementById("tempo");
       tempo.value = [bpm, ...tempo.value.split("\n").slice(1)].join("\n");
-      const start = document.querySelector("input[name=first_count]");
-      if (this.first !== null) start.value = this.first;
       tempo.focus();
     },
   }));

@@ -21,6 +21,7 @@ module App
         [
           I18n.t("music.midi.tempi", count: read.tempo.size),
           (I18n.t("music.midi.moved", count: read.moved) if read.moved.positive?),
+          (I18n.t("music.midi.compound", meter: read.meter) if read.meter),
           I18n.t("music.midi.markers", count: read.markers.size, parts: parts.size),
           *read.left_out.map { |what, count| I18n.t("music.midi.left_out.#{what}", count:) }
         ].compact

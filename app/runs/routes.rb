@@ -60,6 +60,11 @@ module App
           say Actions::RehearseDrill.new(drill, local_now).run.value
           redirect "/pieces/#{piece.id}/runs#drills"
         end
+        ending_drills(app)
+      end
+
+      # A drill that is done with, or given up.
+      def self.ending_drills(app)
         app.allow :member, post: "/pieces/:piece/runs/drills/:id/done", takes: { to: :text } do
           permit Piece::Policy, piece, :tick?
           drill = find(piece.drills)

@@ -4,7 +4,8 @@
 # the end of the quiet hours, and may carry calls for a calendar.
 class ChooseMail < ActiveRecord::Migration[7.2]
   def change
-    add_column :memberships, :mail_token, :string
+    fresh = "replace(gen_random_uuid()::text, '-', '')"
+    add_column :memberships, :mail_token, :string, null: false, default: -> { fresh }
     add_column :memberships, :mail_ways, :jsonb, null: false, default: {}
     add_index :memberships, :mail_token, unique: true
     add_column :mails, :membership_id, :bigint

@@ -55,7 +55,7 @@ module Formats
         refuse "has more than #{MOST_TEMPI} tempi" if danced.tempo.size > MOST_TEMPI
         start = whole.seconds_at(beats(first))
         Read.new(
-          tempo: danced.tempo, first_count_seconds: start.round(2), markers:, moved: danced.moved,
+          tempo: danced.tempo, first_count_seconds: start.round(2), markers:, moved: danced.moved, meter:,
           length_seconds: (whole.seconds_at(beats(last_tick)) if last_tick.positive?), left_out:
         )
       end
@@ -79,6 +79,12 @@ module Formats
         bytes = bytes.force_encoding(Encoding::Windows_1252).encode(Encoding::UTF_8, undef: :replace) unless
           bytes.valid_encoding?
         bytes.gsub(/[[:cntrl:]]/, " ").strip
+      end
+
+      # The first metre of eighths in threes.
+      def meter
+        compound = events.grep(MIDI::TimeSig).find { |event| event.data[1] == 3 && (event.data[0].to_i % 3).zero? }
+        "#{compound.data[0]}/8" if compound
       end
 
       def left_out

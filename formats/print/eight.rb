@@ -12,14 +12,30 @@ module Formats
       # So many counts stand in a line.
       const_set(:MOST, 10)
 
+      # Words longer than that stand under the eight, by their count.
+      const_set(:FITS, 120)
+
       def texts = [number.to_s, *where, *cells.flatten, cue, *beside].compact
 
       def draw(page)
         strips = (0...cells.size).each_slice(cells.size <= self.class::MOST ? self.class::MOST : 8).to_a
         strips = [[]] if strips.empty?
         strips.each_with_index { |counts, i| Strip.new(self, counts, page).draw(first: i.zero?) }
-        beside.each { |text| page.words(text, size: 8.5, colour: "444444", indent: self.class::SIDE) }
+        (long + beside).each { |text| page.words(text, size: 8.5, colour: "444444", indent: self.class::SIDE) }
         page.gap(5)
+      end
+
+      # What stands in the column of a count.
+      def words_of(count)
+        said = cells[count].join(", ")
+        said.size <= self.class::FITS ? said : "↓"
+      end
+
+      private
+
+      def long
+        said = cells.map { |cell| cell.join(", ") }.zip(names)
+        said.select { |text, _| text.size > self.class::FITS }.map { |text, name| "#{name}: #{text}" }
       end
     end
 
@@ -63,7 +79,7 @@ module Formats
                                         overflow: :shrink_to_fit)
       end
 
-      def words_of(count) = @eight.cells[count].join(", ")
+      def words_of(count) = @eight.words_of(count)
 
       # How high the words of the counts stand.
       def tallest

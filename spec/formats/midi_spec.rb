@@ -84,6 +84,12 @@ RSpec.describe Formats::Midi do
     expect(found.left_out).to eq(notes: 1, words: 1)
   end
 
+  it "says where a beat may be a dotted quarter" do
+    meter = ->(top, bottom) { "\xFF\x58\x04".b + [top, bottom, 24, 8].pack("C4") }
+    expect(read(raw([[0, meter.call(6, 3)], [96, ending]])).meter).to eq "6/8"
+    expect(read(raw([[0, meter.call(4, 2)], [96, ending]])).meter).to be_nil
+  end
+
   it "reads markers in the letters of old programs, and names what it cannot use" do
     expect(read(raw([[0, marker("Caf\xE9".b)], [96, ending]])).markers).to eq [[1, "Café"]]
     faults = lambda do |bytes|

@@ -70,7 +70,7 @@ RSpec.describe Formats::Print do
     each_case(5) do |random|
       cell = -> { Array.new(random.rand(0..60)) { "w" * random.rand(1..40) }.join([" ", "", ", "].sample(random:)) }
       rows = Array.new(random.rand(1..12)) { [cell.call, cell.call, cell.call] }
-      moves = Array.new(8) { |i| [i, [cell.call[0, 160]]] }.to_h
+      moves = Array.new(8) { |i| [i, [cell.call[0, 110]]] }.to_h
       reader = pdf(table(rows, %w[A B C]), eight(8, moves:), wide: random.rand < 0.3)
       expect(outside(reader).map { |run, _| run.text }).to be_empty
       wanted = [rows, moves.values].join.count("w")
@@ -88,6 +88,13 @@ RSpec.describe Formats::Print do
       counts.times { |i| expect(squeezed(words(reader))).to include "move#{i}x" }
       expect(words(reader)).to include("breathe").and include("seated").and include("low").and include "Nurses: hold"
     end
+  end
+
+  it "sets words that are too many for a count under the eight, all of them" do
+    long = Array.new(90) { |i| "word#{i}" }.join(" ")
+    reader = pdf(eight(8, moves: { 2 => [long] }))
+    expect(outside(reader)).to be_empty
+    expect(squeezed(words(reader))).to include("3:word0word1", "word89")
   end
 
   it "sets a grid of hundreds of names over as many pages as it needs, its headings on each" do

@@ -160,6 +160,13 @@ RSpec.describe "a studio's archive", :web do
     expect(other.mails.count).to eq 0
   end
 
+  it "is not kept here with somebody in it who was erased" do
+    transfer = studio.transfers.create!(account: director.account, kind: "pack", state: "asked")
+    App::Jobs::MoveStudio.run(transfer.id)
+    App::People::Actions::Erase.new(dancers.last, dancers.last.name).run
+    expect(App::Shared::ArchiveFile.path(transfer.reload)).to be_nil
+  end
+
   it "goes the whole way in the browser's forms, and only for directors of that studio" do
     piece
     App::Jobs::MoveStudio.run_synchronously = true

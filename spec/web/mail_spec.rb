@@ -52,6 +52,17 @@ RSpec.describe "mail to the team", :web do
     expect(message.text_part.decoded).to include("Winter Piece").and include "/mail/#{odalys.mail_token}"
   end
 
+  it "names nobody any more who was erased, in what it says and in what it carries" do
+    at "10:00:00"
+    tell
+    mail = mails.find_by!(recipient: odalys.account.email)
+    eml(mail)
+    expect(App::Shared::MailFile.text(mail)).to include "X-WR-CALNAME"
+    odalys.destroy!
+    App::People::Actions::Erase.new(teacher, teacher.name).run
+    expect(App::Shared::MailFile.text(mail.reload)).not_to include "Odalys"
+  end
+
   it "waits in the quiet hours, and not outside them" do
     studio.update!(settings: { "quiet_from" => 1290, "quiet_to" => 420 })
     { "21:29:00" => nil, "21:30:00" => "2027-02-03T07:00:00Z", "23:59:00" => "2027-02-03T07:00:00Z",

@@ -7,7 +7,8 @@ module App
       # and what was agreed.
       class JoinPaper < Show
         Print = Formats::Print
-        private_constant :Print
+        Posted = Struct.new(:name)
+        private_constant :Print, :Posted
 
         # Formats::Print::Sheet
         def paper
@@ -15,7 +16,14 @@ module App
           Print::Sheet.new(title:, lines: head, blocks:, foot: Shared::Paper.foot(piece.studio, now, piece.title))
         end
 
+        # It may hang on a wall.
+        def version_line(each)
+          VersionWording.new(each, join, work, people.transform_values { |person| Posted.new(posted.of(person)) }).text
+        end
+
         private
+
+        def posted = @posted ||= Shared::PostedNames.new(people.values)
 
         def head
           whose = owner ? I18n.t("papers.owned", name: owner.name) : I18n.t("papers.owned_by_nobody")

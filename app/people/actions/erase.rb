@@ -24,6 +24,7 @@ module App
             Nameless.new(@studio, name, alone: alone?(name)).sweep
           end
           clips.each { |clip| Shared::ClipFile.kept(clip).delete }
+          @studio.transfers.each { |pack| Shared::ArchiveFile.remove(pack) }
           Nameless.new(@studio, name, alone: alone?(name)).sweep_files
           Shared::Result.ok(name)
         end

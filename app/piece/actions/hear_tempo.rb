@@ -9,13 +9,13 @@ module App
 
         def initialize(onsets) = @onsets = Array(onsets).first(MOST)
 
-        # Value: {choices:, first:, text:}.
+        # Value: {choices:, text:}. Where a beat falls is said; which of them is count 1 nobody hears from sounds alone.
         def run
           heard = Core::Music::OnsetTempo.new(@onsets)
           return Shared::Result.no({ text: I18n.t("music.heard.none") }) unless heard.found?
 
           text = I18n.t("music.heard.found", bpm: heard.bpm, first: heard.first_beat)
-          Shared::Result.ok({ choices: heard.choices, first: heard.first_beat, text: })
+          Shared::Result.ok({ choices: heard.choices, text: })
         rescue Core::ValueError
           Shared::Result.no({ text: I18n.t("music.heard.short") })
         end

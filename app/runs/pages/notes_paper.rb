@@ -17,7 +17,12 @@ module App
           )
         end
 
+        # It may hang on a wall.
+        def whom(row) = row.about == "person" && row.person ? posted.of(row.person) : super
+
         private
+
+        def posted = @posted ||= Shared::PostedNames.new(people.values)
 
         def head
           count = halves.sum(&:size)
