@@ -63,6 +63,8 @@ document.addEventListener("alpine:init", () => {
       const sequence = ++this.sequence;
       const body = new FormData(this.form);
       body.set("sequence", sequence);
+      // The form's own key is for saving it; a preview that comes late must not be taken for a second sending.
+      body.delete("authenticity_token");
       const headers = { "X-CSRF-Token": document.querySelector("meta[name=csrf-token]").content };
       const answer = await fetch(this.form.dataset.url, { method: "POST", body, headers }).catch(() => null);
       if (!answer || !answer.ok || sequence !== this.sequence) return;

@@ -81,4 +81,20 @@ RSpec.describe "the gate", :web do
     send_form "/pieces/#{piece.id}/groups", { "name" => "One more" }
     expect([last_response.status, last_response.body]).to match [422, /at most 60 groups/]
   end
+
+  it "leaves alone what was said about a form that was saved, when its preview comes after it" do
+    director = make_member(make_studio, "director")
+    piece = make_piece(director.studio, director)
+    sign_in director
+    page = Nokogiri::HTML(get("/pieces/#{piece.id}/steps").body)
+    form = page.at_css("form.steps-form")
+    fields = { "authenticity_token" => form.at_css("input[name=authenticity_token]")["value"],
+               "lock_version" => form.at_css("input[name=lock_version]")["value"],
+               "rows" => { "1" => { "counts" => "8", "text" => "1 step R" } } }
+    post form["action"], fields
+    expect(last_response.headers["set-cookie"]).to include "join_chain"
+    post form["data-url"], { **fields, "section" => piece.sections.first.id.to_s, "sequence" => "2" }
+    expect(last_response.headers["set-cookie"]).to be_nil
+    expect(get("/pieces/#{piece.id}/steps").body).to include "are saved"
+  end
 end

@@ -67,6 +67,7 @@ module App
         def digestible(values) = values.reject { |_, value| value.is_a?(Hash) && value.key?("tempfile") }.sort.to_h
 
         def sent_before(location)
+          beside
           status 409
           erb :sent_before,
               layout: :plain,
