@@ -20,6 +20,8 @@ module Records
     validates :rings, length: { maximum: 40 }, format: { with: %r{\A[\d+()/ -]*\z} }
     validates :tape, inclusion: { in: 1..TAPES }, allow_nil: true
 
+    before_update :remember_name
+
     scope :present, -> { where(archived_at: nil) }
     scope :dancers, -> { present.where(dances: true).order(:name) }
     scope :choreographers, -> { present.where(teaches: true).order(:id) }
@@ -32,6 +34,10 @@ module Records
 
     def word?(plain) = BCrypt::Password.new(family_word) == plain
     def first_name = name.split.first
+    # Under which names things were said of them: what erasing goes by.
+    def remember_name = (self.former_names |= [name_was] if name_changed? && erased_at.nil?)
+    private :remember_name
+
     def short = initials.presence || name.split.first(2).map { |word| word[0] }.join.upcase
   end
 end

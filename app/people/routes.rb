@@ -97,6 +97,26 @@ module App
         keeping(app)
       end
 
+      # Both look first at the sentences that name somebody.
+      def self.erasing(app)
+        app.allow :director, post: "/people/:id/erase", takes: Shapes::ERASING do
+          person = find(studio.people.where(erased_at: nil))
+          result = Actions::Erase.new(person, params["name"], seen: params["seen"].to_s, take: params["take"].to_a).run
+          next page("people/kept", Pages::Kept.new(person, result.errors), status: 422) unless result.ok?
+
+          say t("kept.erased") # without the name: what is said is kept with the form's key
+          redirect "/people"
+        end
+        app.allow :director, post: "/people/:id/names", takes: Shapes::ERASING do
+          person = find(studio.people.where.not(erased_at: nil))
+          result = Actions::SettleNames.new(person, seen: params["seen"].to_s, take: params["take"].to_a).run
+          next page("people/kept", Pages::Kept.new(person, result.errors), status: 422) unless result.ok?
+
+          say t("kept.names_settled")
+          redirect "/"
+        end
+      end
+
       # What is kept about somebody, handed out or erased; and who is archived.
       def self.keeping(app)
         app.allow(:director, get: "/people/:id/kept") { page "people/kept", Pages::Kept.new(find(studio.people)) }
@@ -106,14 +126,7 @@ module App
           attachment "kept-about-#{person.id}.json"
           JSON.pretty_generate(Reading::KeptAbout.new(person).to_h)
         end
-        app.allow :director, post: "/people/:id/erase", takes: { name: :text } do
-          person = find(studio.people)
-          result = Actions::Erase.new(person, params["name"]).run
-          next page("people/kept", Pages::Kept.new(person, result.errors), status: 422) unless result.ok?
-
-          say t("kept.erased", name: result.value)
-          redirect "/people"
-        end
+        erasing(app)
         app.allow :director, post: "/people/:id/archive", takes: { to: :text } do
           person = find(studio.people)
           person.archive_or_restore(wanted?, Shared::Clock.now)

@@ -6,6 +6,8 @@ module App
     module Shapes
       PERSON = { name: :text, dances: :text, teaches: :text, adult: :text, tape: :text, rings: :text,
                  lock_version: :whole }.freeze
+      # name: typed again; seen: of the sentences looked at; take: keys of those that go.
+      ERASING = { name: :text, seen: :text, take: :texts }.freeze
       ABSENCE = { from_date: :text, to_date: :text, from: :text, to: :text }.freeze
     end
   end

@@ -7,7 +7,10 @@ module App
     # of the piece, one for its learning log. Where only the log went on, only the cells that are newer are read.
     module PieceSnapshots
       MOST = 40
-      VERSION = "SELECT work_version, learning_seq FROM pieces WHERE id = $1"
+      VERSION = <<~SQL.squish
+        SELECT work_version, learning_seq, (SELECT forgets FROM studios WHERE studios.id = studio_id)
+        FROM pieces WHERE id = $1
+      SQL
       private_constant :VERSION
       @kept = {}
       @lock = Mutex.new
@@ -169,7 +172,12 @@ module App
       # Forgets everything; specs that reuse row numbers need it.
       def clear = @lock.synchronize { @kept.clear }
 
-      def counters(piece) = Records::Base.rows_of(VERSION, "counters", [piece.id]).first
+      # [work_version, learning_seq] as they are.
+      def counters(piece)
+        work_version, learning_seq, forgets = Records::Base.rows_of(VERSION, "counters", [piece.id]).first
+        Forgetting.seen(piece.studio_id, forgets)
+        [work_version, learning_seq]
+      end
 
       def keep(id, kept)
         @lock.synchronize do

@@ -6,7 +6,7 @@ module App
     # rooms. A piece's own steps and ticks have their counters (PieceSnapshots).
     module SeasonVersion
       QUERY = <<~SQL.squish
-        SELECT season_version,
+        SELECT forgets, season_version,
                (SELECT count(*) FROM rehearsals WHERE studio_id = $1 AND (date, start_minute) <= ($2::date, $3::int))
         FROM studios WHERE id = $1
       SQL
@@ -21,7 +21,9 @@ module App
       # The same for what hangs on no plan.
       def self.of_studio(studio_id, now)
         binds = [studio_id, now.to_date, (now.hour * 60) + now.min]
-        [now.to_date, *Records::Base.rows_of(QUERY, "season version", binds).first]
+        forgets, *version = Records::Base.rows_of(QUERY, "season version", binds).first
+        Forgetting.seen(studio_id, forgets)
+        [now.to_date, *version]
       end
     end
   end

@@ -17,6 +17,9 @@ module App
 
       module_function
 
+      # Keeps nothing of what was said so far.
+      def forget = @lock.synchronize { @said.clear }
+
       def installed?
         if @installed.nil?
           @installed = ENV["PATH"].to_s.split(":").any? do |dir|

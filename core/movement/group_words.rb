@@ -23,6 +23,9 @@ module Core
         end
       end
 
+      # Keeps nothing of what was read so far.
+      def self.forget = @lock.synchronize { [@patterns, @read].each(&:clear) }
+
       def initialize(names, patterns)
         @by_fold = names.to_h { |name| [fold(name), name] }
         @patterns = patterns

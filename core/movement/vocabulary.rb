@@ -59,6 +59,9 @@ module Core
         @phrases[key] = yield
       end
 
+      # Keeps nothing of the phrases read so far.
+      def forget = @phrases.clear
+
       # The step whose name starts at a word, the longest name first: [step, how many words], or nil. words: as
       # Lexicon.words writes them.
       def match(words, at)

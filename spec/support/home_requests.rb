@@ -56,7 +56,14 @@ module HomeRequests
     "/people/:id/guardian-link/revoke" => lambda do
       dancer.person_links.issue(studio_id: studio.id, kind: "guardian") && {}
     end,
-    "/people/:id/erase" => -> { { "name" => dancer.name } },
+    "/people/:id/erase" => lambda do
+      { "name" => dancer.name, "seen" => App::People::Erasing::Places.new(studio, dancer).digest }
+    end,
+    "/people/:id/names" => lambda do
+      erase = App::People::Actions::Erase
+      erase.new(dancer, dancer.name).run
+      { "seen" => App::People::Erasing::Places.new(studio, dancer.reload).digest }
+    end,
     "/pieces/:piece/notes/:id/answer" => -> { { "text" => "the left" } }
   }.freeze
 end

@@ -110,7 +110,7 @@ RSpec.describe "between studio and home", :browser do
     expect(page).to have_text("Type the name as it stands to erase it.")
     fill_in "The name, as it stands", with: "Ada Test"
     click_button "Erase Ada Test"
-    expect(page).to have_text("Ada Test is erased")
+    expect(page).to have_text("Erased. What was left unticked")
     visit "/people"
     expect(page).to have_text("Bram Test").and have_no_text("Ada")
     expect(serious_faults + violations).to eq []

@@ -59,7 +59,8 @@ RSpec.describe "mail to the team", :web do
     eml(mail)
     expect(App::Shared::MailFile.text(mail)).to include "X-WR-CALNAME"
     odalys.destroy!
-    App::People::Actions::Erase.new(teacher, teacher.name).run
+    places = App::People::Erasing::Places.new(studio, teacher)
+    App::People::Actions::Erase.new(teacher, "Odalys", seen: places.digest, take: places.all.map(&:key)).run
     expect(App::Shared::MailFile.text(mail.reload)).not_to include "Odalys"
   end
 

@@ -51,7 +51,7 @@ module App
 
         # [[text, path, title of its piece], …]. A piece that cannot be read is the first thing to decide about.
         def decisions
-          @decisions ||= [*proposed_words, *pieces.flat_map { |card| decisions_of(card) }]
+          @decisions ||= [*names_waiting, *proposed_words, *pieces.flat_map { |card| decisions_of(card) }]
         end
 
         # What the joins ask of this member, those for the next rehearsal first: [Reading::OpenQuestions::One].
@@ -72,6 +72,16 @@ module App
         rescue StandardError => e
           SemanticLogger["Web"].error("contained: #{card.title}", e)
           []
+        end
+
+        # First names of people who were erased, still standing in sentences: the director's to say whose they are.
+        def names_waiting
+          return [] unless member.director?
+
+          studio.people.where.not(names_waiting: []).map do |person|
+            [I18n.t("decisions.names_waiting", names: person.names_waiting.join(", ")), "/people/#{person.id}/kept",
+             studio.name]
+          end
         end
 
         # Words that choreographers propose: the director's to take in.
