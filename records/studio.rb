@@ -68,6 +68,8 @@ module Records
     validates :name, presence: true, length: { maximum: 80 }
     validates :time_zone, inclusion: { in: ->(_) { TZInfo::Timezone.all_identifiers } }
 
+    validate { StudioSettings.wrong(settings.slice(*DEFAULTS.keys)).each { |name| errors.add(:settings, name) } }
+
     DEFAULTS = {
       "under_eleven" => false,
       "warm_up" => 15,

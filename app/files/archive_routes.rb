@@ -12,7 +12,8 @@ module App
         # "stopped" where it failed: the page says why.
         def progress_of(transfer)
           going = transfer.done? || transfer.under_way?
-          json({ state: going ? transfer.state : "stopped", share: transfer.share })
+          json({ state: going ? transfer.state : "stopped", share: transfer.share,
+                 place: Jobs::MoveStudio.place(transfer.id) })
         end
       end
 

@@ -14,6 +14,13 @@ module App
           worker: true?(-> { Records::Heartbeat.alive?("worker", @now) }) }
       end
 
+      # Jobs that nobody tries any more, by kind: for whoever looks after the machine.
+      def set_aside
+        Jobs::SetAside.counted
+      rescue ActiveRecord::ActiveRecordError
+        {}
+      end
+
       private
 
       # A check that cannot even be asked has failed.

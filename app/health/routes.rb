@@ -7,8 +7,9 @@ module App
       def self.registered(app)
         app.allow(:anyone, get: "/up") { "up\n" }
         app.allow :anyone, get: "/ready" do
-          report = Report.new(Shared::Clock.now).report
-          json(report, report.values.all? ? 200 : 503)
+          made = Report.new(Shared::Clock.now)
+          report = made.report
+          json({ **report, set_aside: made.set_aside }, report.values.all? ? 200 : 503)
         end
       end
     end

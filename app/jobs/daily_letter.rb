@@ -12,7 +12,9 @@ module App
 
       def run(now)
         ids = Records::Mail.waiting.distinct.pluck(:membership_id)
-        Records::Membership.where(id: ids).includes(:studio, :account).find_each { |membership| one(membership, now) }
+        Records::Membership.where(id: ids).includes(:studio, :account).find_each do |membership|
+          Chores.alone("the letter of member #{membership.id}") { one(membership, now) }
+        end
         Records::Mail.waiting.where(membership_id: nil).update_all(gathered_at: now)
       end
 

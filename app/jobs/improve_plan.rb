@@ -5,7 +5,8 @@ module App
     # Goes on looking for a better plan than the first one, and puts it in its place where nobody has touched or told
     # that one meanwhile. Progress is kept on the plan's row; whoever asks to stop is heard there. Running it again is
     # harmless.
-    class ImprovePlan < Que::Job
+    class ImprovePlan < Long
+      WORK = "improve"
       EFFORT = "long"
       EVERY = 0.5
 
@@ -17,6 +18,11 @@ module App
         @version = @row.lock_version
         @row.search_goes_on("state" => "running", "at" => Shared::Clock.now.iso8601)
         search
+      end
+
+      def dropped(studio_id, plan_id)
+        plans = Records::Studio.find_by(id: studio_id)&.plans
+        plans&.find_by(id: plan_id)&.search_ends("better" => false)
       end
 
       private

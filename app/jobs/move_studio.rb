@@ -3,7 +3,8 @@
 module App
   module Jobs
     # Packs a studio, or unpacks one. Running it again is harmless: only what was asked for and not begun is done.
-    class MoveStudio < Que::Job
+    class MoveStudio < Long
+      WORK = "move"
       def run(transfer_id)
         transfer = Records::Transfer.find_by(id: transfer_id)
         return unless transfer&.begin_work
@@ -15,6 +16,11 @@ module App
       rescue StandardError
         transfer&.update!(state: "failed", report: { "faults" => [I18n.t("files.archive.failed")] })
         raise
+      end
+
+      def dropped(transfer_id)
+        faults = { "faults" => [I18n.t("files.archive.failed")] }
+        Records::Transfer.where(id: transfer_id).where.not(state: "done").update_all(state: "failed", report: faults)
       end
 
       private

@@ -14,20 +14,21 @@ module App
         Records::Submission.where(created_at: ...(now - (Shared::SubmitOnce::DAYS * 86_400))).delete_all
         Records::Try.where(since: ...(now - 86_400)).delete_all
         Records::SignIn.where(last_seen_at: ...(now - (Records::SignIn::DAYS * 86_400))).delete_all
-        reviews(now)
-        archives(now)
-        Records::Studio.find_each { |studio| erase(studio, now) }
+        Records::Ask.where(ended_at: ...(now - 86_400)).delete_all
+        Chores.alone("clips for review") { reviews(now) }
+        Chores.alone("packed studios") { archives(now) }
+        Records::Studio.find_each { |studio| Chores.alone("erasing in studio #{studio.id}") { erase(studio, now) } }
       end
 
       def reviews(now)
         old = Records::Upload.reviews.where(created_at: ...(now - (Records::Upload::REVIEW_DAYS * 86_400)))
-        old.each { |upload| Shared::RemoveUpload.new(upload).run }
+        old.each { |upload| Chores.alone("upload #{upload.id}") { Shared::RemoveUpload.new(upload).run } }
       end
 
       def archives(now)
         before = now - (Records::Transfer::DAYS * 86_400)
         old = Records::Transfer.where(created_at: ...before).where.not(file_data: nil)
-        old.each { |transfer| Shared::ArchiveFile.remove(transfer) }
+        old.each { |transfer| Chores.alone("transfer #{transfer.id}") { Shared::ArchiveFile.remove(transfer) } }
       end
 
       def erase(studio, now)

@@ -4,7 +4,8 @@ module App
   module Jobs
     # Works out what a director asked for, outside any request: progress and the answer are kept on the offer's row. A
     # first plan is taken at once. Running it again is harmless.
-    class WorkOutPlans < Que::Job
+    class WorkOutPlans < Long
+      WORK = "plans"
       KINDS = {
         "plan" => Planning::Offers::Plan,
         "what_if" => Planning::Offers::WhatIf,
@@ -24,6 +25,11 @@ module App
       rescue StandardError
         offer&.give_up
         raise
+      end
+
+      def dropped(studio_id, offer_id)
+        offers = Records::Studio.find_by(id: studio_id)&.plan_offers
+        offers&.find_by(id: offer_id)&.give_up
       end
 
       private

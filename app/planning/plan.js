@@ -7,6 +7,16 @@ document.addEventListener("alpine:init", () => {
     "X-CSRF-Token": document.querySelector("meta[name=csrf-token]").content,
   });
 
+  // Long work is done by turns: how many are before this one.
+  const waiting = said =>
+    said.place === 1 ? "waits its turn: next" : `waits its turn: ${said.place - 1} before it`;
+  const turn = (root, said) => {
+    const line = root.querySelector("[role=status]");
+    line.dataset.working ||= line.textContent;
+    const text = said.place ? waiting(said) : line.dataset.working;
+    if (line.textContent !== text) line.textContent = text;
+  };
+
   Alpine.data("build", () => ({
     told: "",
     columns() {
@@ -85,6 +95,7 @@ document.addEventListener("alpine:init", () => {
         location.reload();
         return;
       }
+      turn(this.$root, said);
       setTimeout(() => this.ask(), 400);
     },
   }));
@@ -109,6 +120,7 @@ document.addEventListener("alpine:init", () => {
         this.told = "nothing better found";
         return;
       }
+      this.told = said.place ? waiting(said) : "looking for a better one";
       setTimeout(() => this.ask(), 1500);
     },
   }));

@@ -72,7 +72,8 @@ module App
 
       def self.taking(app)
         app.allow(:director, get: "/pieces/:piece/plan/offers/:id/progress") do
-          json(find(piece.plan_offers).slice(:state, :share))
+          offer = find(piece.plan_offers)
+          json({ state: offer.state, share: offer.share, place: Jobs::WorkOutPlans.place(studio.id, offer.id) })
         end
         app.allow :director, post: "/pieces/:piece/plan/offers/:id/stop" do
           permit Piece::Policy, piece, :direct?
@@ -91,7 +92,10 @@ module App
       end
 
       def self.searching(app)
-        app.allow(:member, get: "/pieces/:piece/plans/:id/progress") { json(find(piece.plans).search) }
+        app.allow(:member, get: "/pieces/:piece/plans/:id/progress") do
+          plan = find(piece.plans)
+          json({ **plan.search, place: Jobs::ImprovePlan.place(studio.id, plan.id) })
+        end
         app.allow :director, post: "/pieces/:piece/plans/:id/stop" do
           permit Piece::Policy, piece, :direct?
           plan = find(piece.plans)

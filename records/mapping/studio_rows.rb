@@ -17,7 +17,7 @@ module Records
       # What is not the studio's own to take along: ways in, letters, what is worked out anew, earlier versions.
       LEFT_OUT = %w[
         memberships invitations person_links calendar_links program_tokens hand_overs mails submissions revisions
-        plan_offers raised_seasons
+        plan_offers asks raised_seasons
       ].freeze
       # Columns that name a row without a foreign key.
       NAMED = {

@@ -27,9 +27,7 @@ RSpec.describe "plans that are offered", :web do
   def latest = piece.reload.latest_plan
 
   def work(each = piece.plan_offers.order(:id).last)
-    job = App::Jobs::WorkOutPlans.allocate
-    job.define_singleton_method(:que_attrs) { {} }
-    job.run(each.studio_id, each.id)
+    App::Jobs::WorkOutPlans.run(each.studio_id, each.id)
     each.reload
   end
 
@@ -56,7 +54,7 @@ RSpec.describe "plans that are offered", :web do
       expect(latest).to be_nil
       expect(text(plan_path)).to include "being worked out"
       get "#{plan_path}/offers/#{offer.id}/progress"
-      expect(JSON.parse(last_response.body)).to eq("state" => "waiting", "share" => 0.0)
+      expect(JSON.parse(last_response.body)).to eq("state" => "waiting", "share" => 0.0, "place" => 1)
     end
     send_form "#{plan_path}/offers/#{offer.id}/stop", {}
     work
@@ -143,7 +141,7 @@ RSpec.describe "plans that are offered", :web do
       App::Shared::Clock.frozen_at = NOW + (2 * 3600)
       made.call(*given)
     end
-    job = App::Jobs::ImprovePlan.allocate.tap { |each| each.define_singleton_method(:que_attrs) { {} } }
+    job = App::Jobs::ImprovePlan.new
     job.run(studio.id, first.id)
     aggregate_failures do
       expect(first.reload.search).to include("state" => "done", "better" => true)

@@ -29,7 +29,7 @@ RSpec.describe "planning", :web do
   end
 
   def improve(plan)
-    App::Jobs::ImprovePlan.allocate.tap { |job| job.define_singleton_method(:que_attrs) { {} } }.run(studio.id, plan.id)
+    App::Jobs::ImprovePlan.new.run(studio.id, plan.id)
   end
 
   describe "the search for a better plan" do
@@ -37,7 +37,7 @@ RSpec.describe "planning", :web do
       send_form plan_path, {}
       plan = latest
       expect(
-        [plan.search["state"], Que.job_stats.sum { |row| row[:job_class].include?("ImprovePlan") ? row[:count] : 0 }]
+        [plan.search["state"], Records::Ask.waiting.where(work: "improve").count]
       ).to eq ["waiting", 1]
       plan.update_columns(result: plan.result.merge("rank" => [0, 0, 10**12]))
       before = plan.slots.pluck(:id)

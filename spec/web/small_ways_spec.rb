@@ -270,7 +270,7 @@ RSpec.describe "small ways", :web do
       send_form "#{path}/plan", {}
       plan = piece.latest_plan
       plan.update_columns(result: plan.result.merge("cost" => 99_999))
-      job = App::Jobs::ImprovePlan.allocate.tap { |each| each.define_singleton_method(:que_attrs) { {} } }
+      job = App::Jobs::ImprovePlan.new
       allow(App::Planning::Actions::PlanWithReviews).to receive(:new).and_wrap_original do |made, *given|
         plan.reload.touch && made.call(*given)
       end

@@ -27,7 +27,6 @@ RSpec.describe App::Jobs::Lanes, :committed do
 
   it "gives mail the lane that nothing else has" do
     expect([App::Jobs::Deliver, App::Jobs::MailReset].map(&:priority)).to all(be <= described_class::MAIL)
-    expect(App::Jobs::WorkOutPlans.priority || 100).to be > described_class::MAIL
-    expect(App::Jobs::ImprovePlan.priority || 100).to be > described_class::MAIL
+    expect(App::Jobs::Next.priority || 100).to be > described_class::MAIL
   end
 end

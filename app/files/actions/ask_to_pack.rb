@@ -17,7 +17,7 @@ module App
 
             packs.each { |old| Shared::ArchiveFile.remove(old) }
             transfer = packs.create!(account: @account, state: "asked", created_at: Shared::Clock.now)
-            Jobs::MoveStudio.enqueue(transfer.id)
+            Jobs::MoveStudio.ask(transfer.id, whose: @studio, same: "pack")
           end
         end
 

@@ -19,11 +19,17 @@ module App
 
         def run
           @piece.plan_offers.where(created_at: ...(Shared::Clock.now - (KEPT * 86_400))).delete_all
+          stop_older
           offer = @piece.plan_offers.create!(studio_id: @piece.studio_id, account_id: @account.id, kind: @kind,
                                              asked: @asked, created_at: Shared::Clock.now)
-          Jobs::WorkOutPlans.enqueue(offer.studio_id, offer.id)
+          Jobs::WorkOutPlans.ask(offer.studio_id, offer.id, whose: @piece.studio, same: "#{@piece.id} #{@kind}")
           offer
         end
+
+        private
+
+        # One of the kind that is being worked out ends for the newer one; one that waits is replaced in its turn.
+        def stop_older = @piece.plan_offers.where(kind: @kind, state: "running").find_each(&:stop)
       end
     end
   end

@@ -8,7 +8,7 @@ module App
         # way: "repair" or "anew" where people know a plan already.
         def self.start(plan, way: nil)
           plan.update_columns(search: { "state" => "waiting", "share" => 0, "way" => way }.compact)
-          Jobs::ImprovePlan.enqueue(plan.studio_id, plan.id)
+          Jobs::ImprovePlan.ask(plan.studio_id, plan.id, whose: plan.studio, same: plan.piece_id)
         end
       end
     end

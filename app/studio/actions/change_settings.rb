@@ -5,8 +5,6 @@ module App
     module Actions
       # The studio's name, time zone and care figures.
       class ChangeSettings
-        IN_FIVES = (Figures::RANGES.keys - ["new_eights"]).freeze
-
         def initialize(studio, params)
           @studio = studio
           @params = params
@@ -66,14 +64,12 @@ module App
             range = Figures::RANGES[name]
             next [name.to_sym, I18n.t("settings.clock")] if name.start_with?("quiet")
 
-            kind = IN_FIVES.include?(name) ? "figure" : "whole"
+            kind = Records::StudioSettings::IN_FIVES.include?(name) ? "figure" : "whole"
             [name.to_sym, I18n.t("settings.#{kind}", min: range.min, max: range.max)]
           end
         end
 
-        def right?(name, value)
-          value && Figures::RANGES[name].cover?(value) && (!IN_FIVES.include?(name) || (value % 5).zero?)
-        end
+        def right?(name, value) = Records::StudioSettings.figure?(name, value)
 
         # Minutes, or a time of day.
         def figure(name)
