@@ -2,6 +2,7 @@
 
 environment ENV.fetch("APP_ENV", "development")
 threads 2, Integer(ENV.fetch("WEB_THREADS", "5"))
+require_relative "body_gate"
 bind "tcp://#{ENV.fetch('BIND', '127.0.0.1')}:#{ENV.fetch('PORT', '9292')}"
 silence_single_worker_warning
 log_requests false

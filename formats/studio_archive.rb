@@ -2,6 +2,7 @@
 
 require "zip"
 require_relative "formats"
+require_relative "studio_archive/parts"
 require_relative "studio_archive/reader"
 
 # A file with an odd date in it is no reason to print.
@@ -42,6 +43,9 @@ module Formats
     private_class_method :entry
 
     # io: a file open for reading, or a StringIO => Reader, whose manifest is read. Raises FaultyFile.
-    def self.parse(io) = Reader.new(io)
+    def self.parse(io) = Reader.new(Parts.new(io))
+
+    # The same of parts that were unpacked already: anything with names and read(name) => bytes.
+    def self.of(parts) = Reader.new(parts)
   end
 end

@@ -27,6 +27,9 @@ module Records
 
     module_function
 
+    # Those of what came from elsewhere that there are.
+    def known(given) = given.is_a?(Hash) ? given.slice(*Studio::DEFAULTS.keys) : {}
+
     # Names of those that are not what they may be, and of those nobody knows.
     def wrong(settings) = settings.reject { |name, value| right?(name, value) }.keys
 

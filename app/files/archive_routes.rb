@@ -9,7 +9,7 @@ module App
         def packs = studio.transfers.where(kind: "pack")
         def unpacks = account.transfers.where(kind: "unpack")
 
-        # "stopped" where it failed: the page says why.
+        # "stopped" where it failed, or was looked at: the page says so.
         def progress_of(transfer)
           going = transfer.done? || transfer.under_way?
           json({ state: going ? transfer.state : "stopped", share: transfer.share,
@@ -44,7 +44,7 @@ module App
           page "files/unpack_door", Pages::UnpackDoor.new, layout: :plain
         end
         app.allow :account, post: "/studios/archive", takes: { file: :upload } do
-          result = Actions::LookAtArchive.new(account, params["file"]).run
+          result = Actions::KeepArchive.new(account, params["file"]).run
           unless result.ok?
             next page("files/unpack_door", Pages::UnpackDoor.new(result.errors[:file]), layout: :plain, status: 422)
           end
@@ -58,7 +58,7 @@ module App
         app.allow :account, post: "/studios/archive/:id/take" do
           transfer = find(unpacks)
           taken = unpacks.where(id: transfer.id, state: "looked").update_all(state: "asked")
-          Jobs::MoveStudio.enqueue(transfer.id) if taken.positive?
+          Jobs::MoveStudio.ask(transfer.id, whose: account, same: transfer.id) if taken.positive?
           redirect "/studios/archive/#{transfer.id}"
         end
       end

@@ -9,10 +9,12 @@ module App
         transfer = Records::Transfer.find_by(id: transfer_id)
         return unless transfer&.begin_work
 
-        report = transfer.kind == "pack" ? Files::Actions::PackStudio.new(transfer).run : unpack(transfer)
-        transfer.update!(state: "done", share: 1, report:)
+        state = transfer.looking? ? "looked" : "done"
+        transfer.update!(state:, share: state == "done" ? 1 : 0, report: report(transfer))
       rescue Formats::FaultyFile => e
         transfer.update!(state: "failed", report: { "faults" => e.faults })
+      rescue Shared::Confined::TooMuch
+        transfer.update!(state: "failed", report: { "faults" => [I18n.t("files.archive.too_much")] })
       rescue StandardError
         transfer&.update!(state: "failed", report: { "faults" => [I18n.t("files.archive.failed")] })
         raise
@@ -25,9 +27,15 @@ module App
 
       private
 
+      def report(transfer)
+        return Files::Actions::LookAtArchive.new(transfer).run if transfer.looking?
+
+        transfer.kind == "pack" ? Files::Actions::PackStudio.new(transfer).run : unpack(transfer)
+      end
+
       def unpack(transfer)
-        File.open(Shared::ArchiveFile.path(transfer), "rb") do |file|
-          report = Files::Actions::UnpackStudio.new(transfer, Formats::StudioArchive.parse(file)).run
+        Files::FolderParts.of(Shared::ArchiveFile.path(transfer)) do |parts|
+          report = Files::Actions::UnpackStudio.new(transfer, Formats::StudioArchive.of(parts), parts).run
           Shared::ArchiveFile.remove(transfer)
           report
         end

@@ -19,6 +19,15 @@ module App
         @sheet = RehearsalSheet.new(rehearsal, member, now)
       end
 
+      # Hours after its end for which a device keeps a rehearsal's page, and that moment in milliseconds: a device
+      # without a network cannot know that its sign-in was ended elsewhere. One ahead is kept from whenever it was
+      # opened.
+      HOURS = 12
+      def kept_until
+        noon = studio.zone.local_to_utc(Time.utc(*rehearsal.date.strftime("%Y %m %d").split.map(&:to_i), 12))
+        ((noon + ((rehearsal.end_minute - 720) * 60) + (HOURS * 3600)).to_f * 1000).to_i
+      end
+
       def today? = rehearsal.date == now.to_date
       def ahead? = rehearsal.date > now.to_date
 

@@ -44,10 +44,6 @@ document.addEventListener("alpine:init", () => {
       const kept = this.queue.kept(this.room);
       if (kept && kept.clock.ms > this.facts.clock.ms) this.facts = RoomPlain(kept);
       else this.queue.keep(this.facts, this.room);
-      RoomQueue.erase(this.daysAgo(1));
-    },
-    daysAgo(days) {
-      return new Date(Date.now() - days * 86400000).toISOString().slice(0, 10);
     },
     async keepPage() {
       // Without HTTPS only what was said survives a reload, not the page.

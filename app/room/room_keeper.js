@@ -1,3 +1,5 @@
+importScripts("/scripts/keeping.js");
+
 // Keeps the room's page, its scripts, styles, sounds and music on the device, so that the page opens without a network.
 // The page is asked for anew whenever there is one; whoever is signed out, or whose rehearsal is gone, keeps nothing.
 const PAGES = "room-pages";
@@ -32,10 +34,18 @@ async function fresh(request) {
   const began = erased;
   const answer = await soon(request).catch(() => null);
   const kept = await caches.open(PAGES);
-  if (!answer || answer.status >= 500) return (await kept.match(request)) || answer || Response.error();
+  if (!answer || answer.status >= 500) return (await still(kept, request)) || answer || Response.error();
   if (!answer.ok) await erase();
   else if (began === erased) await kept.put(request, answer.clone());
   return answer;
+}
+
+// What is kept of a rehearsal that is over is not shown any more.
+async function still(kept, request) {
+  const found = await kept.match(request);
+  if (!found || !Keeping.over(found.headers.get(Keeping.UNTIL))) return found;
+  await kept.delete(request);
+  return null;
 }
 
 async function known(request, name) {
@@ -51,5 +61,5 @@ async function known(request, name) {
 
 async function erase() {
   erased += 1;
-  await Promise.all((await caches.keys()).map(name => caches.delete(name)));
+  await Keeping.forgetPages();
 }

@@ -6,13 +6,14 @@
 window.RoomPlain = thing => Object.defineProperty(thing, "__v_skip", { value: true });
 
 window.RoomQueue = class {
-  static NAME = "room-said";
-  static FACTS = "room-facts-";
+  static NAME = Keeping.SAID;
+  static FACTS = Keeping.FACTS;
 
   // changed: called whenever something here is otherwise than before; trial: whether nothing is to be kept.
   constructor(rehearsal, changed, trial = false) {
     RoomPlain(this);
     this.rehearsal = rehearsal;
+    this.owner = Keeping.owner();
     this.changed = changed;
     this.tried = trial ? [] : null;
     this.status = "ok";
@@ -23,21 +24,13 @@ window.RoomQueue = class {
     return Array.from(crypto.getRandomValues(new Uint32Array(3)), n => n.toString(36).padStart(7, "0")).join("");
   }
 
-  static read(name, otherwise) {
-    try {
-      return JSON.parse(localStorage.getItem(name)) || otherwise;
-    } catch {
-      return otherwise;
-    }
-  }
-
   // Read again only where somebody (this page, or another one here) has written.
   all() {
     if (this.tried) return this.tried;
     const text = localStorage.getItem(RoomQueue.NAME);
     if (text !== this.text) {
       this.text = text;
-      this.list = RoomQueue.read(RoomQueue.NAME, []);
+      this.list = Keeping.read(RoomQueue.NAME, []);
     }
     return this.list || [];
   }
@@ -47,7 +40,9 @@ window.RoomQueue = class {
     this.changed();
   }
   own() {
-    return this.all().filter(each => each.rehearsal === this.rehearsal);
+    // What somebody else said here waits for them.
+    const mine = each => !each.owner || each.owner === this.owner;
+    return this.all().filter(each => each.rehearsal === this.rehearsal && mine(each));
   }
   waiting() {
     return this.own().filter(each => each.state === "waiting");
@@ -65,7 +60,8 @@ window.RoomQueue = class {
   }
 
   add(entry) {
-    this.save([...this.all(), { rehearsal: this.rehearsal, state: "waiting", entry }]);
+    const { rehearsal, owner } = this;
+    this.save([...this.all(), { rehearsal, owner, state: "waiting", entry }]);
     return entry.client;
   }
   forget(client) {
@@ -139,7 +135,7 @@ window.RoomQueue = class {
     }
   }
   kept(room) {
-    return RoomQueue.read(`${RoomQueue.FACTS}${this.rehearsal}-${room || ""}`, null);
+    return Keeping.read(`${RoomQueue.FACTS}${this.rehearsal}-${room || ""}`, null);
   }
 
   // The answer as data, or null: then status says why.
@@ -150,7 +146,7 @@ window.RoomQueue = class {
     const answer = await fetch(path, { ...options, headers, signal: stop.signal }).catch(() => null);
     clearTimeout(timer);
     this.status = RoomQueue.status(answer);
-    if (this.status === "signed-out" || this.status === "gone") RoomQueue.erase();
+    if (this.status === "signed-out" || this.status === "gone") Keeping.erase();
     return this.status === "ok" ? answer.json().catch(() => null) : null;
   }
 
@@ -159,13 +155,5 @@ window.RoomQueue = class {
     if (answer.status === 401) return "signed-out";
     if (answer.status === 404 || answer.status === 410) return "gone";
     return answer.ok ? "ok" : "refused";
-  }
-
-  // Erases what this device keeps of rehearsals, or of those before a day; never what is unsent.
-  static erase(before) {
-    const names = Object.keys(localStorage).filter(name => name.startsWith(RoomQueue.FACTS));
-    const old = name => !before || RoomQueue.read(name, { rehearsal: { date: "" } }).rehearsal.date < before;
-    names.filter(old).forEach(name => localStorage.removeItem(name));
-    if (!before && "caches" in window) caches.keys().then(all => all.forEach(name => caches.delete(name)));
   }
 };

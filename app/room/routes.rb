@@ -9,6 +9,7 @@ module App
         finding(app)
         app.allow :member, get: "/rehearsals/:id/room", takes: Shapes::EVENING do
           shown = Pages::Show.new(evening, number(params["room"]))
+          headers "x-keep-until" => evening.kept_until.to_s
           page "room/show", shown, layout: :"room/room"
         end
         app.allow(:member, get: "/rehearsals/:id/evening", takes: Shapes::EVENING) do

@@ -16,8 +16,10 @@ module App
       end
 
       def of_workbook(bytes)
-        sheet = Formats::Xlsx.parse(bytes).first or return ""
-        [sheet.columns, *sheet.rows].map { |row| row.map { |cell| cell.gsub(/\s+/, " ") }.join("\t") }.join("\n")
+        sheet = Confined.read_bytes("workbook", bytes).first or return ""
+        [sheet["columns"], *sheet["rows"]].map { |row| row.map { |cell| cell.gsub(/\s+/, " ") }.join("\t") }.join("\n")
+      rescue Confined::TooMuch
+        raise Formats::FaultyFile, [I18n.t("errors.workbook_too_much")]
       end
     end
   end

@@ -34,6 +34,13 @@ module App
         @now = now
       end
 
+      # Whose the device is that shows it: kept names are theirs alone (keeping.js). "" says nothing of it.
+      def owner
+        return "nobody" unless account
+
+        member ? "#{account.id}-#{member.studio_id}" : ""
+      end
+
       def title = [@page.title, studio_name, "Join Chain"].compact.uniq.join(" · ")
       def studio_name = member&.studio&.name
       def piece = @page.respond_to?(:piece) ? @page.piece : nil

@@ -17,7 +17,16 @@ module App
         %r{\A/my/[\w-]+/reviews\z} => 60 * MEGABYTE
       }.freeze
 
+      # What any other form may send.
+      FORM = 2 * MEGABYTE
+
       module_function
+
+      # Bytes that a request to this path may hold: more than a form only with a ticket.
+      def most(path, query)
+        most = UPLOADS.find { |pattern, _| pattern.match?(path) }&.last
+        most && UploadTicket.good?(path, query, Shared::Clock.now) ? most : FORM
+      end
 
       def build(app)
         Rack::Timeout::Logger.level = Logger::FATAL
@@ -29,7 +38,7 @@ module App
               urls: %w[/styles /scripts /fonts /images /sounds /favicon.svg /manifest.webmanifest],
               root: "public",
               header_rules: [[:all, { "cache-control" => "public, max-age=#{WEEK}" }]]
-          use Middleware::BodyLimit, bytes: 2 * MEGABYTE, files: UPLOADS
+          use Middleware::BodyLimit
           use Middleware::ReadableRequest
           use Rack::Timeout, service_timeout: 30 unless Settings.test?
           use Middleware::Connections

@@ -16,6 +16,8 @@ module Formats
       EVENTS = 3000
       # So many repetitions of one event are written out.
       TIMES = 500
+      # So many single days of one event are looked at.
+      EXCEPTIONS = 2000
       DAY = 1440
       # What repeats by the hour or faster is no appointment of anybody's.
       RUSHED = /FREQ=(SECONDLY|MINUTELY|HOURLY)/i
@@ -32,7 +34,8 @@ module Formats
         return Read.new(busy: [], left_out: [], fault:) if fault
 
         events = calendars.flat_map(&:events)
-        return Read.new(busy: [], left_out: [], fault: :many) if events.size > EVENTS
+        many = events.size > EVENTS || events.any? { |event| exceptions(event) > EXCEPTIONS }
+        return Read.new(busy: [], left_out: [], fault: :many) if many
 
         busy = events.flat_map { |event| of(event, moved(events)) }
         Read.new(busy: busy.uniq.sort_by do |each|
@@ -76,6 +79,8 @@ module Formats
         # One event that means nothing spoils no other.
         left_out(name, :unclear)
       end
+
+      def exceptions(event) = event.exdate.flatten.size + event.rdate.flatten.size
 
       def left_out(name, why)
         @left_out << [name, why]

@@ -5,6 +5,8 @@ module Formats
     # Reads the lines: with tabs as rows of a table, without as sentences.
     class Reader
       MOST = 200
+      # Lines that are looked at; what is behind them is taken as the last.
+      MOST_LINES = 2_000
       LONGEST = 1000
       # "Eight 3:", "Phrase 2 -", "3." and "3)" only number the line.
       ENDED = /\s*[:.)–-]/
@@ -27,7 +29,7 @@ module Formats
       end
 
       def result
-        lines = @text.split("\n", -1).each_with_index.map { |line, i| [i + 1, line.rstrip] }
+        lines = @text.split("\n", MOST_LINES).each_with_index.map { |line, i| [i + 1, line.rstrip] }
         filled = lines.reject { |_, line| line.strip.empty? }
         columns = Columns.of(filled.map(&:last))
         rows = filled.filter_map do |number, line|

@@ -8,6 +8,8 @@ module Formats
     class Rows
       # So many lines a cell may go over.
       LONGEST = 4
+      # So many lines are read; those behind are one row that cannot be.
+      MOST = 5_000
       Row = Struct.new(:lines, :cells, :text) do
         def with_cells(cells, lines: self.lines) = self.class.new(lines, cells, text)
       end
@@ -22,10 +24,11 @@ module Formats
       def all
         rows = []
         at = 0
-        while at < @lines.size
+        while at < [@lines.size, MOST].min
           rows << row(at)
           at += rows.last.lines.size
         end
+        rows << Row.new((at + 1)..@lines.size, nil, "") if at < @lines.size
         rows
       end
 

@@ -136,7 +136,7 @@ module Formats
       def part(fields, groups)
         group = fields.text("group")
         unless groups.include?(group)
-          fields.fault("#{fields.path}.group", "names #{group.inspect}, which is not in groups")
+          fields.fault("#{fields.path}.group", "names #{Fields.shown(group)}, which is not in groups")
         end
         values = {
           offset: fields.integer("offset", min: -32, max: 4096, default: 0),
@@ -181,7 +181,7 @@ module Formats
         id = fields.text("section")
         section = sections[id]
         unless section || Array(@declared).include?(id)
-          fields.fault("#{fields.path}.section", "names #{id.inspect}, which is not in sections")
+          fields.fault("#{fields.path}.section", "names #{Fields.shown(id)}, which is not in sections")
         end
         changes = changes(fields, section&.rows&.size || 10_000)
         own = fields.text("id", default: nil)

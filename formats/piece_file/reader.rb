@@ -59,7 +59,9 @@ module Formats
       def cast
         @fields.list("cast") do |each|
           groups = each.texts("groups")
-          (groups - @groups).each { |id| each.fault(each.at("groups"), "names #{id.inspect}, which is not in groups") }
+          (groups - @groups).each do |id|
+            each.fault(each.at("groups"), "names #{Fields.shown(id)}, which is not in groups")
+          end
           [known(each, "person", @people), groups & @groups]
         end.to_h
       end

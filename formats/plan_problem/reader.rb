@@ -211,7 +211,7 @@ module Formats
       end
 
       def strangers(ids, where)
-        ids.each { |id| @fields.fault(where, "names #{id.inspect}, which is not in the file") }
+        ids.each { |id| @fields.fault(where, "names #{Fields.shown(id)}, which is not in the file") }
       end
     end
   end

@@ -6,11 +6,14 @@ module Formats
 
   # Raised when a file is not right; faults are texts, each with its path: "tasks[2].minutes: must be …".
   class FaultyFile < Error
+    # Letters of a fault; what it quotes of the file may be longer, and is cut in its middle.
+    LONGEST = 300
+
     attr_reader :faults
 
     def initialize(faults)
-      @faults = faults
-      super(faults.join("\n"))
+      @faults = faults.map { |fault| fault.size > LONGEST ? "#{fault[0, 200]} … #{fault[-80..]}" : fault }
+      super(@faults.join("\n"))
     end
   end
 end

@@ -318,6 +318,47 @@ RSpec.describe "in the room", :browser do
     expect(page.evaluate_script("JSON.parse(localStorage.getItem('room-said')).length")).to eq 1
   end
 
+  # What the device holds of the room: names of facts and pages, and what waits to be sent.
+  def held
+    page.evaluate_async_script(<<~JS)
+      const done = arguments[0];
+      const names = Object.keys(localStorage).filter(name => name.startsWith("room-facts-")).length;
+      const said = JSON.parse(localStorage.getItem("room-said") || "[]").filter(each => each.state === "waiting").length;
+      caches.keys().then(all => done([names, all.filter(name => name.startsWith("room-")).length > 0, said]));
+    JS
+  end
+
+  it "erases names for whoever comes next, when the sign-in ended elsewhere or somebody else signs in" do
+    go_in
+    keep_page
+    relay.cut
+    panel "Who’s here"
+    say "here", "Ada"
+    expect(page).to have_css(".room-unsent", text: "1 unsent")
+    expect(held).to eq [1, true, 1]
+    relay.restore
+    page.execute_script("window.fetch = () => Promise.reject(new Error('cut'))")
+    Records::SignIn.delete_all
+    visit "/people"
+    expect(page).to have_button("Sign in")
+    Timeout.timeout(5) { sleep 0.05 until held == [0, false, 1] }
+    enter(make_member(studio, "assistant", name: "Other"))
+    visit "/rehearsals/#{rehearsal.id}/room"
+    expect(page).to have_css(".room-unsent", text: "All sent")
+    expect([held.last, in_log(Records::AttendanceEntry).count]).to eq [1, 0]
+  end
+
+  it "shows no page that it kept once the rehearsal is over for twelve hours" do
+    go_in
+    keep_page
+    last = page.evaluate_script("JSON.parse(document.querySelector('#evening').textContent).rehearsal.until")
+    ends = rehearsal.date.to_time(:utc) + (rehearsal.end_minute * 60)
+    expect(last).to eq((ends + (12 * 3600)).to_i * 1000)
+    expect([-1, 0].map { |by| page.evaluate_script("Keeping.over(#{last}, #{last + by})") }).to eq [false, true]
+    page.execute_script("Keeping.tidy(#{last + 1})")
+    Timeout.timeout(5) { sleep 0.05 until held == [0, false, 0] }
+  end
+
   it "puts every click of the whole piece where the tempo map has it, within a millisecond" do
     piece.track.update!(tempo: [[1, 112], [33, 84], [49, 126]])
     piece.touch

@@ -276,7 +276,7 @@ RSpec.describe "answers", :web do
     get "/ready"
     expect([last_response.status, JSON.parse(body)]).to eq [
       503,
-      { "database" => true, "migrations" => true, "worker" => false }
+      { "database" => true, "migrations" => true, "worker" => false, "set_aside" => {} }
     ]
     Records::Heartbeat.beat("worker", NOW)
     expect(get("/ready").status).to eq 200

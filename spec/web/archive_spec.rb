@@ -148,6 +148,69 @@ RSpec.describe "a studio's archive", :web do
     expect(extra.state).to eq "done"
   end
 
+  describe "one that somebody made to do harm" do
+    # The archive with these parts put otherwise, or added.
+    def with_parts(bytes, parts)
+      Zip::OutputStream.write_buffer do |out|
+        all = Zip::File.open_buffer(StringIO.new(bytes)).to_h { |entry| [entry.name, entry.get_input_stream.read] }
+        all.merge(parts).each do |name, text|
+          out.put_next_entry(name)
+          out.write(text)
+        end
+      end.string
+    end
+
+    def manifest(**more) = { "format" => "studio-archive-1", "studio" => "S", **more }.to_json
+
+    def looked(bytes)
+      App::Jobs::MoveStudio.run_synchronously = true
+      file = Tempfile.create.tap { |each| each.binmode.write(bytes) && each.flush }
+      App::Files::Actions::KeepArchive.new(director.account, { tempfile: file }).run.value.reload
+    end
+
+    it "is refused at a setting that no form would take, at the first look" do
+      found = looked(with_parts(pack, "manifest.json" => manifest("settings" => { "erase_after" => "soon" })))
+      expect([found.state, found.report["faults"]]).to match ["failed", [/says "soon" for erase_after/]]
+      expect(unpack(with_parts(pack, "manifest.json" => manifest("settings" => { "erase_after" => "soon" }))).state)
+        .to eq "failed"
+    end
+
+    it "keeps of what it says of itself only what is shown" do
+      found = looked(with_parts(pack, "manifest.json" => manifest("note" => "x" * 9000, "rows" => { "people" => 4 })))
+      expect(found.report["manifest"]).to eq("studio" => "S", "made_on" => "", "rows" => { "people" => 4 })
+      large = looked(with_parts(pack, "manifest.json" => manifest("note" => "x" * 2_000_000)))
+      expect(large.report["faults"]).to match [/manifest.json is too large/]
+    end
+
+    it "is refused with a value that is out of range, with its place" do
+      furnish
+      bytes = pack
+      odd = {
+        "people" => { "archived_at" => "infinity" }, "rehearsals" => { "date" => "-infinity" },
+        "tracks" => { "first_count_seconds" => "NaN" }, "eights" => { "counts" => "8" }, "pieces" => { "title" => [] }
+      }
+      odd.each do |table, values|
+        failed = unpack(with_table(bytes, table) { |all| all.each { |row| row.merge!(values) } })
+        expect([failed.state, failed.report["faults"].first]).to match(["failed", /#{table}.*#{values.keys.first}/])
+      end
+    end
+
+    it "is ended where it unpacks to much more than it is, by what is counted and not by what it says" do
+      zeros = with_parts(pack, "tables/notes.json" => "[#{' ' * 70_000_000}]")
+      expect(zeros.bytesize).to be < 1_000_000
+      expect(unpack(zeros).report["faults"]).to match [/notes.json is too large/]
+    end
+
+    it "brings no page and nothing that only begins like a sound" do
+      attach
+      id = studio.uploads.tracks.last.id
+      ["<html><script>alert(1)</script>", "RIFF\x24\x00\x00\x00WAVE".b].each do |content|
+        made = unpack(with_parts(pack, "files/#{id}" => content))
+        expect([made.state, made.report["not_kept"], made.studio.uploads.tracks.count]).to eq ["done", 1, 0]
+      end
+    end
+  end
+
   it "keeps out what would open something: links, tokens, words, accounts" do
     furnish
     dancers.first.person_links.issue(studio_id: studio.id)

@@ -3,46 +3,45 @@
 module App
   module Files
     module Actions
-      # Reads what an archive says of itself and keeps the file until somebody says yes.
+      # Reads what an archive says of itself, and keeps of that what the preview says and nothing else.
       class LookAtArchive
-        # file: of a form, as Rack gives it.
-        def initialize(account, file)
-          @account = account
-          @file = file
+        # Names of what is left out that are said, and how long each may be.
+        NAMED = 20
+        LONG = 60
+
+        def initialize(transfer)
+          @transfer = transfer
         end
 
-        # Value: Records::Transfer.
+        # The transfer's report. Raises Formats::FaultyFile.
         def run
-          return no("none") unless @file.is_a?(Hash) && @file[:tempfile]&.size&.positive?
+          said = Shared::Confined.read("manifest", Shared::ArchiveFile.path(@transfer))
+          manifest = said.fetch("manifest")
+          wrong = wrong_settings(manifest["settings"])
+          raise Formats::FaultyFile, wrong if wrong.any?
 
-          sent = sent_before
-          return Shared::Result.ok(sent) if sent
-
-          archive = Formats::StudioArchive.parse(@file[:tempfile])
-          report = { "manifest" => archive.manifest, "files" => archive.files.size, "digest" => digest,
-                     "strangers" => archive.strangers.first(20), "unknown" => unknown(archive).first(20) }
-          Shared::Result.ok(keep(report))
-        rescue Formats::FaultyFile => e
-          no("not_read", why: e.faults.first.delete_prefix("the file: "))
+          @transfer.report.slice("digest").merge(
+            "manifest" => kept(manifest), "files" => said["files"], "strangers" => some(said["strangers"]),
+            "unknown" => some(unknown(said["tables"]))
+          )
         end
 
         private
 
-        # Sent twice, it is looked at once.
-        def sent_before
-          waiting = @account.transfers.where(kind: "unpack", state: "looked").where.not(file_data: nil)
-          waiting.find { |transfer| transfer.report["digest"] == digest }
+        def kept(manifest)
+          rows = manifest["rows"].slice(*Records::Transfer::SAID).select { |_, count| count.between?(0, 10**9) }
+          { "studio" => manifest["studio"][0, 80], "made_on" => manifest["made_on"].to_s[0, 10], "rows" => rows }
         end
 
-        def digest = @digest ||= Digest::SHA256.file(@file[:tempfile].path).hexdigest
+        def some(names) = names.first(NAMED).map { |name| name[0, LONG] }
+        def unknown(tables) = tables - Records::Mapping::StudioRows::TABLES - ["changed_edges"]
 
-        def no(key, **words) = Shared::Result.no({ file: I18n.t("files.archive.#{key}", **words) })
-        def unknown(archive) = archive.tables - Records::Mapping::StudioRows::TABLES - ["changed_edges"]
-
-        def keep(report)
-          @file[:tempfile].rewind
-          kept = Shared::ArchiveFile.upload(@file[:tempfile], :store, metadata: { "filename" => "studio.zip" })
-          Records::Transfer.create!(account: @account, kind: "unpack", state: "looked", report:, file_data: kept.data)
+        # ["the file: manifest.json: settings.erase_after: \"soon\" is none that it may be"]
+        def wrong_settings(given)
+          known = Records::StudioSettings.known(given)
+          Records::StudioSettings.wrong(known).map do |name|
+            "the file: manifest.json says #{known[name].to_json[0, 40]} for #{name}, which it may not be"
+          end
         end
       end
     end

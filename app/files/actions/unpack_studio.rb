@@ -12,10 +12,14 @@ module App
         # What of a row cannot stand is said by its model.
         CHECKED = %w[people pieces sections groups eights parts rooms rehearsals tracks links].freeze
 
-        # archive: what Formats::StudioArchive.parse answers.
-        def initialize(transfer, archive)
+        # What stands where a file is not kept.
+        GONE = { "id" => "gone", "storage" => "store", "metadata" => {} }.freeze
+
+        # archive: what Formats::StudioArchive.of answers; parts: FolderParts, where its files stand.
+        def initialize(transfer, archive, parts)
           @transfer = transfer
           @archive = archive
+          @parts = parts
           @renumbered = Records::Mapping::Renumbered.new
           @dropped = Hash.new(0)
         end
@@ -25,7 +29,7 @@ module App
           @apart = !Records::Base.connection.transaction_open?
           Records::Base.transaction(requires_new: true) { make }
           @transfer.update_columns(studio_id: @studio.id)
-          { "studio" => @studio.name, "dropped" => @dropped, "files" => @files }
+          { "studio" => @studio.name, "dropped" => @dropped, "files" => @files, "not_kept" => @not_kept }
         rescue ActiveRecord::StatementInvalid => e
           refuse("a row of #{@table} cannot be kept: #{first_line(e.cause)}")
         rescue ActiveRecord::RecordInvalid, Core::ValueError, TypeError, NoMethodError, KeyError => e
@@ -52,7 +56,7 @@ module App
 
         def begin_studio
           manifest = @archive.manifest
-          settings = manifest["settings"].is_a?(Hash) ? manifest["settings"].slice(*Records::Studio::DEFAULTS.keys) : {}
+          settings = Records::StudioSettings.known(manifest["settings"])
           zone = Shared::Clock.zones.include?(manifest["zone"]) ? manifest["zone"] : "Europe/London"
           studio = Records::Studio.create!(name: manifest["studio"][0, 80], time_zone: zone, settings:)
           studio.memberships.create!(account: @transfer.account, role: "director")
@@ -63,12 +67,16 @@ module App
           @table = table
           known = { references: Rows.references(table), columns: Rows.columns(table), optional: Rows.optional(table),
                     defaults: defaults(table) }
+          kinds = kinds(table)
+          given.each { |row| kinds.look(row) }
           made = given.filter_map { |row| @renumbered.row(table, row, **known) }
           @dropped[table] += given.size - made.size if made.size < given.size
           # An agreement is never changed once it is there: it waits until its piece can be read.
           table == "agreements" ? @agreements = made : put(table, made)
           @table = nil
         end
+
+        def kinds(table) = Records::Mapping::ColumnKinds.new(table)
 
         def put(table, made)
           more = { "studio_id" => @studio.id, **(table == "plans" ? { "search" => {} } : {}) }
@@ -94,21 +102,31 @@ module App
           @table = nil
         end
 
-        # Attached files, kept as ours; a row whose file did not come is of a file that was taken away.
+        # Attached files, looked at and stripped as if somebody sent them; a row whose file did not come, or is none
+        # that would be taken, is of a file that was taken away.
         def keep_files
           @files = 0
+          @not_kept = 0
           here = @archive.files
           @renumbered.maps["uploads"].each do |old, new|
             upload = @studio.uploads.find_by(id: new) or next
-            here.include?(old) ? keep_file(upload, old) : upload.update_columns(removed_at: Shared::Clock.now)
+            kept = upload.removed_at.nil? && here.include?(old) && keep_file(upload, @parts.path("files/#{old}"))
+            @not_kept += 1 if here.include?(old) && !kept
+            upload.update_columns(file_data: GONE, removed_at: upload.removed_at || Shared::Clock.now) unless kept
           end
         end
 
-        def keep_file(upload, old)
+        def keep_file(upload, path)
           store = upload.kind == "track" ? Shared::TrackFile : Shared::ClipFile
-          kept = store.upload(@archive.file(old), :store, metadata: { "filename" => File.basename(upload.name) })
-          upload.update_columns(file_data: kept.data)
-          @files += 1
+          looked = File.open(path, "rb") { |file| store.look(file) }
+          return false if looked.stop
+
+          name = File.basename(upload.name.tr("\\", "/")).delete("\0")[0, 120]
+          store.stripped(path, looked.codec) do |copy|
+            kept = store.upload(copy, :store, metadata: { "filename" => name })
+            upload.update_columns(file_data: kept.data)
+            @files += 1
+          end
         end
 
         # The piece is read as every screen reads it, what was agreed of it is set on the edges as they are, and it is

@@ -5,7 +5,6 @@ module App
     module Pages
       # An archive on its way in: what it says of itself, what stays behind, how far it is.
       class Unpack
-        SAID = %w[people pieces sections links eights rehearsals ledger_entries attendance_entries notes].freeze
         attr_reader :transfer
 
         def initialize(transfer) = @transfer = transfer
@@ -15,6 +14,8 @@ module App
         def manifest = report.fetch("manifest", {})
         def faults = report.fetch("faults", [])
         def studio = transfer.studio
+        def not_kept = report.fetch("not_kept", 0)
+        def doing = transfer.looking? ? "being looked at" : "being unpacked"
 
         # "Thornbeck Youth Dance, packed on Tue 2 Feb 2027"
         def heading
@@ -26,7 +27,7 @@ module App
         # [sentence] of how much of what there is.
         def amounts
           rows = manifest.fetch("rows", {}).select { |_, count| count.positive? }
-          rows.slice(*SAID).map { |table, count| I18n.t("files.archive.rows.#{table}", count:) }
+          rows.slice(*Records::Transfer::SAID).map { |table, count| I18n.t("files.archive.rows.#{table}", count:) }
         end
 
         # [sentence] about what does not come with it.

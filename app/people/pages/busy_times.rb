@@ -8,6 +8,9 @@ module App
         # Days ahead that are read.
         AHEAD = 366
 
+        Times = Formats::Calendar::BusyTimes::Read
+        private_constant :Times
+
         attr_reader :person
 
         # file: as a form sends it, {"tempfile"}.
@@ -46,11 +49,20 @@ module App
           "#{name.presence || I18n.t('busy_times.nameless')}: #{I18n.t("busy_times.why.#{why}")}"
         end
 
+        # In a process of its own: a repetition may never come true.
         def read
-          @read ||= Formats::Calendar.parse(
-            @file["tempfile"].read(Formats::Calendar::BusyTimes::BYTES + 1).to_s,
-            zone: person.studio.time_zone, days: @today..(@today + AHEAD)
-          )
+          @read ||= begin
+            said = Shared::Confined.read("calendar", @file["tempfile"].path, zone: person.studio.time_zone,
+                                                                             from: @today, to: @today + AHEAD)
+            Times.new(busy: said["busy"].map { |row| busy(*row) }, left_out: said["left_out"],
+                      fault: said["fault"]&.to_sym)
+          rescue Shared::Confined::TooMuch
+            Times.new(busy: [], left_out: [], fault: :too_much)
+          end
+        end
+
+        def busy(date, start, finish, summary)
+          Formats::Calendar::BusyTimes::Busy.new(date: Date.iso8601(date), start:, finish:, summary:)
         end
 
         def value(busy) = [busy.date.iso8601, busy.start, busy.finish].join("|")

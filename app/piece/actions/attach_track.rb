@@ -16,10 +16,11 @@ module App
         def run
           return no("track_none") unless @file.is_a?(Hash)
 
-          type = Shared::TrackFile.type(@file["tempfile"])
-          return no("track_kind", type: type.empty? ? "?" : type) unless Shared::TrackFile::TYPES.include?(type)
+          looked = Shared::TrackFile.look(@file["tempfile"])
+          return no("track_kind", type: looked.type.empty? ? "?" : looked.type) if looked.stop
 
-          Shared::Result.ok(keep(Shared::TrackFile.upload(@file["tempfile"], :store, metadata: { "filename" => name })))
+          made = Shared::TrackFile.stripped(@file["tempfile"].path, looked.codec) { |sound| keep(sound) }
+          made ? Shared::Result.ok(made) : no("track_kind", type: looked.type)
         end
 
         private
@@ -27,7 +28,8 @@ module App
         def no(key, **words) = Shared::Result.no({ track: I18n.t("music.#{key}", **words) })
         def name = File.basename(@file["filename"].to_s.tr("\\", "/")).scrub("?")[0, 120].presence || "track"
 
-        def keep(kept)
+        def keep(sound)
+          kept = Shared::TrackFile.upload(sound, :store, metadata: { "filename" => name })
           before = @piece.uploads.tracks.to_a
           made = @piece.uploads.create!(
             studio_id: @piece.studio_id, kind: "track", file_data: kept.data, by_name: @account.name,

@@ -34,7 +34,7 @@ module App
           row = rehearsal_row
           { id: row.id, day: Shared::Dates.day(row.date), room: @room&.id, room_name: @room&.name.to_s,
             starts: row.start_minute, ends: row.end_minute, warm_up: @evening.warm_up, trial: @evening.ahead?,
-            date: row.date.iso8601, confirmed: !row.confirmed_at.nil? }
+            date: row.date.iso8601, until: @evening.kept_until, confirmed: !row.confirmed_at.nil? }
         end
 
         def slots

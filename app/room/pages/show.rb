@@ -7,7 +7,8 @@ module App
       class Show
         # In the order in which they are loaded.
         SCRIPTS = %w[
-          room_queue room_view room_caller room_clock room_here room_ticks room_notes room_counting room_running room
+          keeping leaving room_queue room_view room_caller room_clock room_here room_ticks room_notes room_counting
+          room_running room
         ].freeze
 
         attr_reader :evening, :room

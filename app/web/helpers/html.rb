@@ -22,6 +22,9 @@ module App
         # Also the form's key (Gate#once): another one in every form that is printed. Not filled in again by a browser.
         def csrf_field = %(<input type="hidden" name="authenticity_token" value="#{csrf}" autocomplete="off">)
 
+        # Where a form sends a large file to.
+        def upload_to(path) = UploadTicket.on(path, Shared::Clock.now)
+
         # What a form that several people may open remembers of how it was opened (Shared::OpenForm).
         def was_field(form)
           %(<input type="hidden" name="was" value="#{Rack::Utils.escape_html(form.was)}" autocomplete="off">)

@@ -3,22 +3,18 @@
 module App
   module Web
     module Middleware
-      # Refuses a body over the limit before anybody parses it. Where files are sent the limit is another.
+      # Refuses a body over the limit before anybody parses it. Where files are sent the limit is another, for whoever
+      # has a ticket (Stack.most).
       class BodyLimit
-        # files: {pattern of a path => bytes}.
-        def initialize(app, bytes:, files: {})
-          @app = app
-          @bytes = bytes
-          @files = files
-        end
+        def initialize(app) = @app = app
 
         def call(env)
-          bytes = @files.find { |pattern, _| pattern.match?(env["PATH_INFO"]) }&.last || @bytes
-          return @app.call(env) if env["CONTENT_LENGTH"].to_i <= bytes
+          most = Stack.most(env["PATH_INFO"], env["QUERY_STRING"])
+          return @app.call(env) if env["CONTENT_LENGTH"].to_i <= most
 
           text =
-            "This is more than #{bytes / 1024 / 1024} MB, too much for one form. " \
-            "Send a smaller piece; nothing was changed.\n"
+            "This is more than #{most / Stack::MEGABYTE} MB, too much for one form, or the page was open for more " \
+            "than a day. Reload the page, or send a smaller piece; nothing was changed.\n"
           [413, { "content-type" => "text/plain; charset=utf-8" }, [text]]
         end
       end
