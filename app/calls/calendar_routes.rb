@@ -5,7 +5,7 @@ module App
     # Calendars elsewhere: private addresses of calls, made and taken back.
     module CalendarRoutes
       def self.registered(app)
-        app.allow :anyone, get: "/calendar/:token.ics" do
+        app.allow :anyone, get: "/calendar/:token.ics", secret: :token do
           link = Records::CalendarLink.live.by_token(params["token"]) || halt(404)
           events = Reading::CalendarEvents.new(link, link.studio.local(Shared::Clock.now))
           beside
@@ -33,12 +33,13 @@ module App
 
       # A dancer's, or a guardian's, own address for the calls.
       def self.own(app)
-        app.allow :bearer, post: "/my/:token/calendar" do
+        app.allow :bearer, post: "/my/:token/calendar", secret: :token do
           of = "person:#{bearer.person_id}"
-          session["shown_calendar"] = Actions::GiveCalendar.new(bearer.studio, of, Shared::Clock.now).run.value
+          give = Actions::GiveCalendar.new(bearer.studio, of, Shared::Clock.now, behind: bearer)
+          session["shown_calendar"] = give.run.value
           redirect "/my/#{params['token']}#calendar"
         end
-        app.allow :bearer, post: "/my/:token/calendar/revoke" do
+        app.allow :bearer, post: "/my/:token/calendar/revoke", secret: :token do
           bearer.studio.calendar_links.given.where(person_id: bearer.person_id)
             .update_all(revoked_at: Shared::Clock.now)
           say t("calendars.revoked")

@@ -8,7 +8,7 @@ module App
       module Crowd
         # Ends the request where too many came from one address; else what counts them further.
         def keep_out_crowd
-          throttle = Throttle.new(request.ip, Shared::Clock.now)
+          throttle = Throttle.new(request.ip, Shared::Clock.now, known_device)
           halt 429, { "retry-after" => "60" }, answer_page(429) if throttle.door_full?
           throttle
         end
@@ -88,10 +88,10 @@ module App
           Actions::ForgotPassword.new(params["email"], keep_out_crowd).run
           page "doors/forgot", Shared::Plain.new(title: t("sign_in.forgot")), layout: :plain, sent: true
         end
-        app.allow(:anyone, get: "/reset/:token") do
+        app.allow(:anyone, get: "/reset/:token", secret: :token) do
           page "doors/reset", Pages::Reset.new(params["token"], Shared::Clock.now), layout: :plain
         end
-        app.allow :anyone, post: "/reset/:token", takes: { password: :text } do
+        app.allow :anyone, post: "/reset/:token", secret: :token, takes: { password: :text } do
           keep_out_crowd
           result = Actions::ResetPassword.new(params["token"], params["password"], Shared::Clock.now).run
           next redirect(sign_in(result.value) || "/") if result.ok?
@@ -104,10 +104,10 @@ module App
       end
 
       def self.invitations(app)
-        app.allow :anyone, get: "/invitation/:token" do
+        app.allow :anyone, get: "/invitation/:token", secret: :token do
           page "doors/invitation", Pages::Invitation.new(params["token"], Shared::Clock.now), layout: :plain
         end
-        app.allow :anyone, post: "/invitation/:token", takes: { name: :text, password: :text } do
+        app.allow :anyone, post: "/invitation/:token", secret: :token, takes: { name: :text, password: :text } do
           result =
             Actions::AcceptInvitation.new(params["token"], params["name"], params["password"], keep_out_crowd).run
           unless result.ok?

@@ -15,15 +15,20 @@ module App
         # Signing in to one account from one address, and from anywhere.
         "account_here" => Limit.new(6, 900),
         "account" => Limit.new(40, 900),
+        # From a device on which its owner came in before (KnownDevice), whatever others try; and by a mailed link.
+        "known" => Limit.new(10, 900),
+        "link" => Limit.new(10, 900),
         # Mails asked for to one address of mail.
         "mail" => Limit.new(3, 900)
       }.freeze
 
       attr_reader :now
 
-      def initialize(address, now)
+      # device: KnownDevice.
+      def initialize(address, now, device = KnownDevice.new(nil))
         @address = address.to_s
         @now = now
+        @device = device
       end
 
       # Counts a try of everybody here; whether it is one too many.
@@ -31,13 +36,22 @@ module App
 
       # Counts a try at an account, whether there is one or not; whether it is one too many.
       def account_full?(email)
+        known = @device.at(email)
+        return full?("known", "#{email} #{known}") if known
+
         [full?("account_here", "#{email} #{@address}"), full?("account", email)].any?
       end
+
+      # Counts a try by a link that was mailed.
+      def link_full?(token) = full?("link", token)
 
       def mail_full?(email) = full?("mail", email)
 
       # Whoever got in begins anew.
-      def forget(email) = Records::Try.forget("account_here", digest("#{email} #{@address}"))
+      def forget(email)
+        Records::Try.forget("account_here", digest("#{email} #{@address}"))
+        Records::Try.forget("known", digest("#{email} #{@device.at(email)}"))
+      end
 
       private
 

@@ -28,10 +28,10 @@ module App
 
       def self.registered(app)
         app.helpers Mine
-        app.allow :bearer, get: "/my/:token" do
+        app.allow :bearer, get: "/my/:token", secret: :token do
           page "my_part/show", my_page(session.delete("shown_calendar")), layout: :"web/phone"
         end
-        app.allow :bearer, get: "/my/:token/links/:id" do
+        app.allow :bearer, get: "/my/:token/links/:id", secret: :token do
           link = Pages::MyLink.new(bearer.person, my_link, my_now, token: params["token"], guardian: bearer.guardian?)
           halt 404 unless link.dances?
           page "my_part/link", link, layout: :"web/phone"
@@ -48,7 +48,7 @@ module App
 
       # Their own sheet on paper, for whoever gives it to them.
       def self.own_sheet(app)
-        app.allow :bearer, get: "/my/:token/sheet.pdf", takes: { paper: :text } do
+        app.allow :bearer, get: "/my/:token/sheet.pdf", secret: :token, takes: { paper: :text } do
           send_paper(Pages::OwnPaper.new(bearer.person, Shared::Clock.now).paper, bearer.person.name)
         end
         app.allow :director, :assistant, get: "/people/:id/sheet.pdf", takes: { paper: :text } do
@@ -59,11 +59,11 @@ module App
 
       # From the top as far as they have it, to be counted here or taken along.
       def self.from_the_top(app)
-        app.allow :bearer, get: "/my/:token/top/:id" do
+        app.allow :bearer, get: "/my/:token/top/:id", secret: :token do
           page "my_part/from_the_top", Pages::FromTheTop.new(bearer.person, my_piece, token: params["token"]),
                layout: :"web/phone"
         end
-        app.allow :bearer, get: "/my/:token/practice/:id" do
+        app.allow :bearer, get: "/my/:token/practice/:id", secret: :token do
           shown = Pages::FromTheTop.new(bearer.person, my_piece, token: params["token"])
           halt 404 unless shown.practise?
           result = shown.file.run
@@ -77,7 +77,7 @@ module App
 
       # What makes the page one of the phone's own: its place on the home screen, and the script that keeps it.
       def self.on_the_phone(app)
-        app.allow :bearer, get: "/my/:token/manifest.webmanifest" do
+        app.allow :bearer, get: "/my/:token/manifest.webmanifest", secret: :token do
           beside
           content_type "application/manifest+json"
           name = t("my_part.title", name: bearer.person.first_name)
@@ -86,7 +86,7 @@ module App
                         background_color: "#f7f2e7", theme_color: "#2b2731",
                         icons: [{ src: "/favicon.svg", sizes: "any", type: "image/svg+xml" }])
         end
-        app.allow(:bearer, get: "/my/:token/form-token") { json(token: csrf) }
+        app.allow(:bearer, get: "/my/:token/form-token", secret: :token) { json(token: csrf) }
         app.allow :anyone, get: "/my-keeper.js" do
           beside
           content_type "text/javascript"
@@ -97,22 +97,22 @@ module App
 
       # Absences: of a minor a guardian says them, of a grown-up they themselves.
       def self.away(app)
-        app.allow :bearer, post: "/my/:token/absences", takes: { from_date: :text, to_date: :text } do
+        app.allow :bearer, post: "/my/:token/absences", secret: :token, takes: { from_date: :text, to_date: :text } do
           halt 404 unless my_page.says_away?
           result = People::Actions::AddAbsence.new(bearer.person, params).run
           say(result.ok? ? t("guardian.away_kept") : result.errors.values.first)
           redirect "/my/#{params['token']}#away"
         end
-        app.allow :bearer, post: "/my/:token/absences/:id/take-back" do
+        app.allow :bearer, post: "/my/:token/absences/:id/take-back", secret: :token do
           halt 404 unless my_page.says_away?
           find(bearer.person.absences).destroy!
           say t("guardian.away_gone")
           redirect "/my/#{params['token']}#away"
         end
-        app.allow(:bearer, get: "/my/:token/kept") do
+        app.allow(:bearer, get: "/my/:token/kept", secret: :token) do
           page "my_part/kept", Pages::Kept.new(bearer.person, token: params["token"]), layout: :"web/phone"
         end
-        app.allow :bearer, get: "/my/:token/kept.json" do
+        app.allow :bearer, get: "/my/:token/kept.json", secret: :token do
           content_type :json
           attachment "kept-about-#{bearer.person.id}.json"
           JSON.pretty_generate(Reading::KeptAbout.new(bearer.person).to_h)
@@ -120,12 +120,12 @@ module App
       end
 
       def self.remembering(app)
-        app.allow :bearer, get: "/my/:token/memory/:id", takes: { answered: :text } do
+        app.allow :bearer, get: "/my/:token/memory/:id", secret: :token, takes: { answered: :text } do
           given = params["answered"] && Pages::Memory.read(params["answered"])
           shown = Pages::Memory.new(bearer.person, my_piece, my_now, token: params["token"], given:)
           page "my_part/memory", shown, layout: :"web/phone"
         end
-        app.allow :bearer, post: "/my/:token/memory/:id", takes: { answers: :table } do
+        app.allow :bearer, post: "/my/:token/memory/:id", secret: :token, takes: { answers: :table } do
           given = params["answers"] || {}
           shown = Pages::Memory.new(bearer.person, my_piece, my_now, token: params["token"], given:)
           Actions::Remember.new(my_piece, shown.questions, given, my_now.to_date).run
@@ -134,7 +134,8 @@ module App
       end
 
       def self.saying(app)
-        app.allow :bearer, post: "/my/:token/reports", takes: { piece: :text, item: :text, rung: :whole } do
+        said = { piece: :text, item: :text, rung: :whole }
+        app.allow :bearer, post: "/my/:token/reports", secret: :token, takes: said do
           halt 404 if bearer.guardian?
           result = Actions::Report.new(bearer.person, params, Shared::Clock.now).run
           next json({ why: result.errors&.values&.first }, result.ok? ? 200 : 422) if wants_json?
@@ -142,7 +143,7 @@ module App
           say(result.ok? ? t("my_part.reported") : result.errors.values.first)
           redirect "/my/#{params['token']}"
         end
-        app.allow :bearer, post: "/my/:token/questions", takes: { link: :text, text: :text } do
+        app.allow :bearer, post: "/my/:token/questions", secret: :token, takes: { link: :text, text: :text } do
           halt 404 if bearer.guardian?
           link = find(studio_of_bearer.links, params["link"])
           result = Actions::AskTeacher.new(bearer.person, link, params["text"]).run
@@ -153,14 +154,14 @@ module App
 
       # A clip for review: sent by the dancer, seen here by a guardian only.
       def self.reviews(app)
-        app.allow :bearer, post: "/my/:token/reviews", takes: { link: :text, file: :upload } do
+        app.allow :bearer, post: "/my/:token/reviews", secret: :token, takes: { link: :text, file: :upload } do
           halt 404 if bearer.guardian?
           link = find(studio_of_bearer.links, params["link"])
           result = Actions::SendForReview.new(bearer.person, link, params["file"]).run
           say(result.ok? ? t("reviews.sent") : result.errors.values.first)
           redirect "/my/#{params['token']}/links/#{link.id}"
         end
-        app.allow :bearer, get: "/my/:token/reviews/:id" do
+        app.allow :bearer, get: "/my/:token/reviews/:id", secret: :token do
           halt 404 unless bearer.guardian?
           mine = studio_of_bearer.clip_people.where(person_id: bearer.person_id).select(:upload_id)
           clip = find(studio_of_bearer.uploads.reviews.where(id: mine))
@@ -171,14 +172,14 @@ module App
       end
 
       def self.files(app)
-        app.allow :bearer, get: "/my/:token/clips/:id" do
+        app.allow :bearer, get: "/my/:token/clips/:id", secret: :token do
           clip = find(studio_of_bearer.uploads.clips)
           halt 404 unless Pages::Show.new(bearer.person, Shared::Clock.now).shows?(clip)
           beside
           headers "cache-control" => "private, no-store"
           send_file(Shared::ClipFile.path(clip) || halt(404), type: clip.type, disposition: :inline)
         end
-        app.allow :bearer, get: "/my/:token/track/:id" do
+        app.allow :bearer, get: "/my/:token/track/:id", secret: :token do
           track = find(studio_of_bearer.uploads.tracks.where(piece_id: bearer.person.castings.select(:piece_id)))
           beside
           headers "cache-control" => "private, max-age=86400"

@@ -82,9 +82,10 @@ module App
       def self.links(app)
         family_word(app)
         { "link" => "dancer", "guardian-link" => "guardian" }.each do |tail, kind|
-          app.allow :director, :assistant, post: "/people/:id/#{tail}" do
+          app.allow :director, :assistant, post: "/people/:id/#{tail}", takes: { calendars: :text } do
             person = find(studio.people)
-            session["shown_link"] = Actions::RenewLink.new(person, Shared::Clock.now, kind:).run
+            calendars = params["calendars"] == "go_on"
+            session["shown_link"] = Actions::RenewLink.new(person, Shared::Clock.now, kind:, calendars:).run
             redirect "/people/#{person.id}#link"
           end
           app.allow :director, :assistant, post: "/people/:id/#{tail}/revoke" do

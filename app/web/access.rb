@@ -8,24 +8,35 @@ module App
     #
     # :anyone needs no sign-in; :account is anybody signed in, whatever the studio; :member is every role of
     # the studio; :bearer is whoever holds a dancer's private link; :program is another program with a token. takes: see
-    # Shape; nothing else gets through. A form is done once, however often it is sent (Flow#once). A bare verb raises
+    # Shape; nothing else gets through. secret: the name in the path that opens something by itself, which no log
+    # holds; a path with a name that is none of OPEN must say so. A form is done once, however often it is sent
+    # (Flow#once). A bare verb raises
     # when the file is loaded.
     module Access
       Rule =
-        Struct.new(:verb, :path, :roles, :shape) do
+        Struct.new(:verb, :path, :roles, :shape, :secret) do
           # Names in the path: "/rooms/:id" has "id".
           def names = path.scan(/:(\w+)/).flatten
+
+          # As it is written into a log: what is secret in it is not.
+          def logged(path) = secret ? self.path.gsub(":#{secret}", "[hidden]") : path
         end
       RULES = [] # rubocop:disable Style/MutableConstant -- filled while the routes register
       # Where on the spine a page of a piece stands.
       EVERYWHERE = { at: :text }.freeze
+      # Names in paths that open nothing: numbers of rows, and words of ours.
+      OPEN = %w[id piece absence index number which kind step table ending].freeze
       KNOWN = %i[anyone account member director choreographer assistant bearer program].freeze
 
-      def allow(*roles, takes: {}, **route, &block)
+      def allow(*roles, takes: {}, secret: nil, **route, &block)
         raise ArgumentError, "name who may use #{route}" if roles.empty? || (roles - KNOWN).any?
 
         verb, path = route.first
-        RULES << (rule = Rule.new(verb, path, roles, Shape.new({ **EVERYWHERE, **takes })))
+        rule = Rule.new(verb, path, roles, Shape.new({ **EVERYWHERE, **takes }), secret)
+        hidden = rule.names - OPEN
+        raise ArgumentError, "#{path}: say what is secret in it" unless hidden == [secret].compact.map(&:to_s)
+
+        RULES << rule
         @declaring = true
         send(verb, path) do
           env["join_chain.rule"] = rule

@@ -117,6 +117,25 @@ RSpec.describe "calendars", :web do
     expect(get(path).status).to eq 404
   end
 
+  it "ends with the private link behind which it was made, and goes on behind a new one where that is said" do
+    make = lambda do
+      send_form "/my/#{ada.person_links.issue(studio_id: studio.id).last}/calendar", {}
+      URI(follow_redirect!.body[/http\S+\.ics/]).path
+    end
+    director_made = App::Calls::Actions::GiveCalendar.new(studio, "piece:#{piece.id}", NOW).run.value
+    path = make.call
+    sign_in director
+    expect(get("/people/#{ada.id}").body).to include "its calendar address goes on"
+    send_form "/people/#{ada.id}/link", { "calendars" => "go_on" }
+    expect(get(path).status).to eq 200
+    send_form "/people/#{ada.id}/link", {}
+    expect(get(path).status).to eq 404
+    path = make.call
+    sign_in director
+    send_form "/people/#{ada.id}/link/revoke", {}
+    expect([get(path).status, get(URI(director_made).path).status]).to eq [404, 200]
+  end
+
   it "stays right through the change of the clocks" do
     studio.rehearsals.order(:date).each_with_index { |row, i| row.update!(date: Date.new(2027, 3, 27) + i) }
     path = address("piece:#{piece.id}")

@@ -47,8 +47,18 @@ RSpec.describe "the gate", :web do
     allow(SemanticLogger).to receive(:[]).and_return(log)
     %w[/my/SECRET /%6dy/SECRET /invitation/SECRET /Reset/SECRET /x/SECRET /SECRET].each { |path| get path }
     get "/sign-in"
-    expect(lines).to include("GET /my/[hidden]", "GET /sign-in", "GET /x/[hidden]")
+    App::Web::Access::RULES.select(&:secret).each { |rule| get rule.path.gsub(/:\w+/, "SECRET") }
+    expect(lines).to include("GET /my/[hidden]", "GET /sign-in", "GET /x/[hidden]", "GET /mail/[hidden]",
+                             "GET /sheet/[hidden]", "GET /calendar/[hidden].ics")
     expect(lines.join("\n")).not_to include "SECRET"
+  end
+
+  it "takes no route whose path holds a name that might open something, unless that is declared a secret" do
+    app = Class.new(Sinatra::Base) { register App::Web::Access }
+    expect { app.allow(:anyone, get: "/door/:pass") { "" } }.to raise_error(ArgumentError, /secret/)
+    expect { app.allow(:anyone, get: "/door/:id") { "" } }.not_to raise_error
+  ensure
+    App::Web::Access::RULES.reject! { |rule| rule.path.start_with?("/door/") }
   end
 
   it "says which field of a form is of another kind, and changes nothing" do

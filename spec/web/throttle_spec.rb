@@ -34,8 +34,8 @@ RSpec.describe "guessing at the doors", :web do
     studio = member.studio
     _, token = studio.invitations.issue(email:, role: "assistant", expires_at: NOW + 86_400)
     begin_again = { "studio" => studio.name, "name" => "X", "email" => email, "time_zone" => "Europe/London" }
-    3.times { send_form "/begin", { **begin_again, "password" => "wrong" } }
-    3.times { send_form "/invitation/#{token}", { "name" => "X", "password" => "wrong" } }
+    6.times { send_form "/begin", { **begin_again, "password" => "wrong" } }
+    10.times { send_form "/invitation/#{token}", { "name" => "X", "password" => "wrong" } }
     send_form "/begin", { **begin_again, "password" => Studios::PASSWORD }
     expect([last_response.status, last_response.body]).to match [422, /Too many wrong passwords/]
     send_form "/invitation/#{token}", { "name" => "X", "password" => Studios::PASSWORD }
@@ -46,6 +46,35 @@ RSpec.describe "guessing at the doors", :web do
   it "keeps somebody else's guesses from locking an account from where its owner sits" do
     7.times { guess(email) }
     expect(guess(email, Studios::PASSWORD, from: "203.0.113.9").status).to eq 302
+  end
+
+  it "lets a device in on which its owner came in before, and by a mailed link, whatever others try" do
+    guess(email, Studios::PASSWORD)
+    send_form "/sign-out", {}
+    known = rack_mock_session.cookie_jar["known_device"]
+    clear_cookies
+    41.times { |i| guess(email, from: "203.0.113.#{i}") }
+    expect(guess(email, Studios::PASSWORD, from: "203.0.113.99").status).to eq 429
+    _, token = Records::PasswordReset.issue(account: member.account, expires_at: NOW + 3600)
+    send_form "/reset/#{token}", { "password" => "another long one" }
+    expect(last_response.status).to eq 302
+    clear_cookies
+    set_cookie "known_device=#{known}"
+    expect(guess(email, "another long one", from: "203.0.113.99").status).to eq 302
+  end
+
+  it "gives a known device tries of its own, for that account alone, and no other may copy what it says" do
+    guess(email, Studios::PASSWORD)
+    known = rack_mock_session.cookie_jar["known_device"]
+    clear_cookies
+    set_cookie "known_device=#{known}"
+    expect(Array.new(11) { |i| guess(email, from: "203.0.113.#{i}").status }.tally).to eq(422 => 10, 429 => 1)
+    device = App::Doors::KnownDevice.new(known)
+    expect([device.at(email), device.at("other@example.org"), device.at(email.sub(/.\z/, "x"))])
+      .to match [/\A\h{16}\z/, nil, nil]
+    expect(App::Doors::KnownDevice.new(known.tr("0-9a-f", "1-9a-f0")).at(email)).to be_nil
+    both = App::Doors::KnownDevice.new(device.with("sheet 7"))
+    expect([both.at("sheet 7"), both.at(email)].map(&:class)).to eq [String, String]
   end
 
   it "counts every try of one address, whatever account it is about and however the path is spelled" do

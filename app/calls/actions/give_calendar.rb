@@ -7,9 +7,10 @@ module App
       class GiveCalendar
         OF = /\A(person|piece|room):(\d{1,18})\z/
 
-        # of: "person:12", "piece:3" or "room:1".
-        def initialize(studio, of, now)
+        # of: "person:12", "piece:3" or "room:1"; behind: the private link with which it ends, or nil.
+        def initialize(studio, of, now, behind: nil)
           @studio = studio
+          @behind = behind
           @of = of.to_s
           @now = now
         end
@@ -21,7 +22,7 @@ module App
           Records::CalendarLink.transaction do
             mine = { "#{kind}_id": subject.id }
             @studio.calendar_links.given.where(mine).update_all(revoked_at: @now)
-            _, token = @studio.calendar_links.issue(**mine)
+            _, token = @studio.calendar_links.issue(**mine, person_link: @behind)
             Shared::Result.ok("#{Settings.app_url}/calendar/#{token}.ics")
           end
         end

@@ -6,6 +6,7 @@ module App
       # Turns an invitation into a place in the studio; an account with this address joins with its own password.
       class AcceptInvitation
         def initialize(token, name, password, throttle)
+          @token = token
           @invitation = Records::Invitation.by_token(token)
           @name = name
           @password = password.to_s
@@ -32,8 +33,9 @@ module App
 
         private
 
-        # A password of an account that is there is compared here too: counted with the tries at signing in.
-        def crowded? = @throttle.account_full?(@invitation.email)
+        # A password of an account that is there is compared here too; the link was mailed to its owner, and has tries
+        # of its own, so that nobody else's lock it.
+        def crowded? = @throttle.link_full?(@token)
 
         # The same form sent twice: whoever accepted a moment ago is in.
         def just_done?

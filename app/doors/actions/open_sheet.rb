@@ -12,9 +12,12 @@ module App
           @throttle = throttle
         end
 
+        # What tries at a dancer's sheet are counted by.
+        def self.door(person) = "sheet #{person.id}"
+
         # Value: the token of a fresh private link, or :wait.
         def run
-          key = "sheet #{@person.id}"
+          key = self.class.door(@person)
           return Shared::Result.no({ word: I18n.t("sheet_door.wait") }, :wait) if @throttle.account_full?(key)
           return Shared::Result.no({ word: I18n.t("sheet_door.wrong") }) unless @person.word?(@word)
 

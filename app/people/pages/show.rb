@@ -46,6 +46,9 @@ module App
           end
         end
 
+        # Whether a calendar address was made behind a private link.
+        def calendar?(link) = person.studio.calendar_links.given.exists?(person_link_id: link.id)
+
         def pieces = Records::Piece.where(studio_id: person.studio_id, id: person.castings.pluck(:piece_id)).running
         def tapes = (1..Records::Person::TAPES)
       end

@@ -67,12 +67,24 @@ module App
           place_here&.delete
           session.clear
           session.options[:renew] = true
+          remember_device(account.email)
           _, token = Records::SignIn.begin(account, device: device, now: Shared::Clock.now)
           session["sign_in"] = token
           session["studio"] = studio&.id
           @asker = Records::Asker.find(token, studio&.id, nil)
           @place_here = @asker.place
           back
+        end
+
+        # Whether somebody came in here before, by which doors (Doors::KnownDevice).
+        def known_device = @known_device ||= Doors::KnownDevice.new(request.cookies[Doors::KnownDevice::COOKIE])
+
+        # door: an account's address, or what a dancer's sheet is known by.
+        def remember_device(door)
+          response.set_cookie(
+            Doors::KnownDevice::COOKIE, value: known_device.with(door), path: "/", httponly: true, same_site: :lax,
+                                        secure: Settings.production?, max_age: Doors::KnownDevice::DAYS * 86_400
+          )
         end
 
         # What somebody sits at, as far as their browser says: enough to know it again in a list.

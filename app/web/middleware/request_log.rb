@@ -31,8 +31,7 @@ module App
 
         def path(env)
           rule = env["join_chain.rule"]
-          return rule.path.gsub(":token", "[hidden]") if rule&.names&.include?("token")
-          return env["PATH_INFO"] if rule
+          return rule.logged(env["PATH_INFO"]) if rule
 
           first, more = env["PATH_INFO"].to_s.delete_prefix("/").split("/", 2)
           "/#{first.to_s.match?(/\A[a-z-]{0,20}\z/) ? first : '[hidden]'}#{'/[hidden]' if more}"
