@@ -12,6 +12,16 @@ module Records
       rows.empty? ? [] : insert_all!(rows, returning:, record_timestamps: false)
     end
 
+    # Adds a row under a key of its sender's (client_id), unless the studio knows that key: then nil. Two that come at
+    # the same time are one. Raises what any other conflict raises.
+    def self.add_once(facts)
+      made = new(facts)
+      made.validate!
+      row = made.attributes.except("id").compact
+      added = insert_all([row], unique_by: %i[studio_id client_id], returning: %i[id]).rows.flatten.first
+      added && find(added)
+    end
+
     # [[value, …], …] of a query that the database plans once a connection and that is answered once a request.
     def self.rows_of(sql, name, given)
       connection.select_all(sql, name, given, preparable: true).cast_values

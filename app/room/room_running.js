@@ -133,7 +133,7 @@ window.RoomRunning = {
     if (!spot) return;
     const { kind, group, people, everyone } = { ...spot, ...more };
     const said = { kind_of: kind || "", group: group || "", people: people || "", everyone: Boolean(everyone) };
-    this.say("word", { of: this.spot, ...said }, "Said");
+    this.say("word", { of: this.spot, ...said }, "Said", { trouble: this.spot });
   },
   pickTrouble(kind) {
     this.wordSpot({ kind });

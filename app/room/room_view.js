@@ -154,6 +154,7 @@ window.RoomView = {
     if (entry.was === "trouble") view.troubles = view.troubles.filter(each => each.client !== entry.of);
     if (entry.was === "run" && view.run && view.run.client === entry.of) view.run = null;
     if (entry.was === "run_step" || entry.was === "word") view.stale = true;
+    if (entry.was === "newcomer") view.people = view.people.filter(each => each.key !== entry.of);
     if (entry.was === "note") view.notes = view.notes.filter(note => note.key !== entry.of);
     if (entry.was === "step" || entry.was === "tick") view.stale = true;
   },

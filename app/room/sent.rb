@@ -7,12 +7,24 @@ module App
       KEY = /\A[a-z0-9-]{8,40}\z/
       NEWCOMER = /\Ac:(?<key>[a-z0-9-]{8,40})\z/
 
+      # Beyond any count, minute or millisecond.
+      LARGEST = 2**53
+      private_constant :LARGEST
+
       attr_reader :studio
 
       def initialize(studio, values)
         @studio = studio
         @values = values
       end
+
+      # Whether everything in it is text and numbers that can be kept: half a letter pair of a script's text is none.
+      def readable?
+        texts, others = @values.to_a.flatten.partition { |each| each.is_a?(String) }
+        texts.all? { |text| Web::Shape::Kinds.legible?(text) } && others.all? { |value| number?(value) }
+      end
+
+      def number?(value) = !value.is_a?(Numeric) || (value.finite? && value.abs < LARGEST)
 
       def client = text("client")
       def key? = client.match?(KEY)
@@ -28,9 +40,13 @@ module App
 
       def minute = whole("minute")&.then { |minute| minute if minute.between?(0, 1439) }
 
-      def text(name) = @values[name].to_s.strip
+      def text(name) = @values[name].to_s.scrub("?").strip
       def flag?(name) = [true, "true", "1", 1].include?(@values[name])
-      def whole(name) = Integer(@values[name].to_s, 10, exception: false)
+
+      def whole(name)
+        number = Integer(@values[name].to_s.scrub("?"), 10, exception: false)
+        number if number && number.abs < LARGEST
+      end
 
       # A row of the studio by its id, or nil. name: of the field.
       def row(rows, name) = whole(name)&.then { |id| rows.find_by(id:) if id.between?(1, (2**63) - 1) }

@@ -16,8 +16,13 @@ module App
       module Kinds
         include Dry::Logic::Predicates
 
-        def self.text(value) = value.is_a?(String) || value.nil?
-        def self.texts(value) = value.is_a?(Array) && value.all?(String)
+        def self.text(value) = value.nil? || legible?(value)
+
+        def self.legible?(value)
+          value.is_a?(String) && value.valid_encoding? && !value.include?(Middleware::ReadableRequest::HALF)
+        end
+
+        def self.texts(value) = value.is_a?(Array) && value.all? { |each| legible?(each) }
         def self.hash_of(value, &) = value.is_a?(Hash) && value.each_value.all?(&)
 
         predicate(:text?) { |value| Kinds.text(value) }

@@ -55,7 +55,8 @@ module App
           "memberships" => %w[mail_token mail_ways],
           "people" => %w[name initials rings former_names names_waiting family_word sheet_token],
           "sections" => %w[fidelity method_preset time feel layer_school teachers_needed learned_way called_by],
-          "tracks" => %w[tempo]
+          "tracks" => %w[tempo],
+          "troubles" => %w[said_before]
         }.freeze
 
         module_function

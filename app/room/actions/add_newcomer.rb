@@ -7,9 +7,10 @@ module App
       # Later entries name them by the key under which they were added.
       class AddNewcomer < Entry
         def run
-          return :duplicate if studio.people.exists?(client_id: @sent.client)
+          now = Shared::Clock.now
+          facts = { studio_id: studio.id, name: free_name, dances: true, client_id: @sent.client, created_at: now }
+          person = Records::Person.add_once(facts) or return :duplicate
 
-          person = studio.people.create!(name: free_name, dances: true, client_id: @sent.client)
           cast(person) if slot
           :stored
         end

@@ -7,10 +7,9 @@ module App
       class AnswerNote < Entry
         def run
           note = studio.notes.find_by(client_id: @sent.undoes) or return :note
-          return :duplicate if note.answered_at
-
-          note.update!(answered_at: Shared::Clock.now, answered_by: @member.account.name)
-          :stored
+          rows = studio.notes.where(id: note.id, answered_at: nil)
+          answered = rows.update_all(answered_at: Shared::Clock.now, answered_by: @member.account.name)
+          answered.positive? ? :stored : :duplicate
         end
       end
     end

@@ -33,6 +33,12 @@ module App
           @sent.slot if @sent.slot&.rehearsal_id == @rehearsal.id
         end
 
+        # For what has no row under its own key: a second sending at the same moment waits until the first is kept.
+        def after_the_same
+          key = Zlib.crc32("#{studio.id} #{@sent.client}") & 0x7fffffff
+          Records::Base.done_with("SELECT pg_advisory_xact_lock($1::int, 0)::text", "one key", [key])
+        end
+
         # Writes a row unless its key is known.
         def add(model, row)
           written = model.insert_all([row], unique_by: %i[studio_id client_id], returning: %i[id])

@@ -6,10 +6,10 @@ module App
       # A note as it comes up: where it came up is kept with it.
       class KeepNote < Entry
         def run
-          return :duplicate if studio.notes.exists?(client_id: @sent.client)
           return :slot unless slot
 
-          note = studio.notes.create!(said.merge(place).merge(about))
+          note = Records::Note.add_once(said.merge(place).merge(about)) or return :duplicate
+
           Runs::Actions::WriteDanced.new(note.run, @member, @now).run if note.run && note.about == "person"
           :stored
         end

@@ -8,11 +8,11 @@ module App
         def run
           return :run unless begun
           return :links unless link
-          return :duplicate if studio.troubles.exists?(client_id: @sent.client)
 
-          trouble = Records::Trouble.create!(
-            **said_of_run, run_id: begun.id, piece_id: piece.id, **place, place: Shared::PlaceName.of(link, place)
-          )
+          where = { **place, place: Shared::PlaceName.of(link, place) }
+          trouble = Records::Trouble.add_once({ **said_of_run, run_id: begun.id, piece_id: piece.id, **where })
+          return :duplicate unless trouble
+
           Runs::Actions::SayTrouble.new(trouble, words).run if @sent.text("kind_of") != ""
           write_danced
           :stored

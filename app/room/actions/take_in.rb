@@ -31,7 +31,7 @@ module App
         private
 
         def answer(sent)
-          status = refusal(sent) || written(sent)
+          status = sent.readable? ? refusal(sent) || written(sent) : :unreadable
           refused = !%i[stored duplicate].include?(status)
           { client: sent.client, status: refused ? :refused : status, why: (said(status) if refused) }.compact
         end

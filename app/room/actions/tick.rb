@@ -8,6 +8,8 @@ module App
         def run
           return :slot unless slot
           return :archived if slot.plan.piece.archived?
+
+          after_the_same
           return :duplicate if known?
 
           result = Learning::Actions::RecordTicks.new(slot.plan.piece, @member, wanted, @rehearsal.date).run

@@ -6,8 +6,9 @@ module App
       # Undoes what was said under a key; what was said stays in the log beside it.
       class Undo < Entry
         def run
-          return :note unless @sent.undoes
+          return :note unless @sent.undoes && here?
 
+          after_the_same
           case @sent.text("was")
           when "here" then unsay
           when "step" then undo(Records::EveningStep, :slot_id, :kind, :minute)
@@ -18,11 +19,27 @@ module App
           when "run" then undo(Records::Run, *Records::Run::SAID)
           when "run_step" then undo_run_step
           when "trouble" then take_back_trouble
+          when "word" then take_back_word
+          when "newcomer" then send_home
           else :kind
           end
         end
 
         private
+
+        # Whether what it undoes was said of this rehearsal, as far as its row says of which.
+        def here?
+          of = studio.id
+          elsewhere = [Records::AttendanceEntry, Records::EveningStep, Records::Pass, Records::Run].any? do |rows|
+            rows.where(studio_id: of, client_id: @sent.undoes).where.not(rehearsal_id: @rehearsal.id).exists?
+          end
+          runs = studio.runs.where.not(rehearsal_id: @rehearsal.id).select(:id)
+          elsewhere ||= [Records::RunStep, Records::Trouble].any? do |rows|
+            rows.where(studio_id: of, client_id: @sent.undoes, run_id: runs).exists?
+          end
+          notes = studio.notes.where(client_id: [@sent.undoes, @sent.text("note")])
+          !elsewhere && notes.where.not(rehearsal_id: @rehearsal.id).none?
+        end
 
         def unsay
           row = original(Records::AttendanceEntry) or return :note
@@ -32,7 +49,8 @@ module App
 
         def undo(model, *columns)
           row = original(model) or return :note
-          add(model, said.merge(row.slice(*columns).symbolize_keys, undoes: row.client_id))
+          facts = said.merge(row.slice(*columns).symbolize_keys, undoes: row.client_id)
+          add(model, model.column_names.include?("rehearsal_id") ? facts : facts.except(:rehearsal_id))
         end
 
         def original(model) = model.find_by(studio_id: studio.id, client_id: @sent.undoes)
@@ -67,23 +85,47 @@ module App
 
         def take_back_trouble
           trouble = studio.troubles.find_by(client_id: @sent.undoes) or return :note
-          trouble.update!(taken_back_at: Shared::Clock.now)
-          Runs::Actions::WriteDanced.new(trouble.run, @member, @now).run
+          status = once(studio.troubles.where(id: trouble.id, taken_back_at: nil), taken_back_at: Shared::Clock.now)
+          Runs::Actions::WriteDanced.new(trouble.run, @member, @now).run if status == :stored
+          status
+        end
+
+        # What was said of a trouble spot; where something else was said since, that stands.
+        def take_back_word
+          rows = studio.troubles
+          trouble = rows.find_by(client_id: @sent.text("trouble")) || rows.find_by(worded_by: @sent.undoes)
+          return :note unless trouble
+          return :note unless trouble.run.rehearsal_id == @rehearsal.id
+          return :duplicate unless Runs::Actions::SayTrouble.new(trouble).take_back(@sent.undoes)
+
+          Runs::Actions::WriteDanced.new(trouble.reload.run, @member, @now).run
           :stored
         end
+
+        # Somebody added by mistake: they are archived, and in no piece any more.
+        def send_home
+          person = studio.people.find_by(client_id: @sent.undoes) or return :note
+          return :note if person.created_at < @rehearsal.date.to_time(:utc) - 86_400
+
+          status = once(studio.people.where(id: person.id, archived_at: nil), archived_at: Shared::Clock.now)
+          person.castings.delete_all
+          person.group_members.delete_all
+          status
+        end
+
+        # A change that is there already is not made again.
+        def once(rows, **changes) = rows.update_all(changes).positive? ? :stored : :duplicate
 
         def run_of(model) = original(model).run
 
         def take_back_note
           note = studio.notes.find_by(client_id: @sent.undoes) or return :note
-          note.update!(taken_back_at: Shared::Clock.now)
-          :stored
+          once(studio.notes.where(id: note.id, taken_back_at: nil), taken_back_at: Shared::Clock.now)
         end
 
         def park_again
           note = studio.notes.find_by(client_id: @sent.text("note")) or return :note
-          note.update!(answered_at: nil, answered_by: nil)
-          :stored
+          once(studio.notes.where(id: note.id).where.not(answered_at: nil), answered_at: nil, answered_by: nil)
         end
       end
     end

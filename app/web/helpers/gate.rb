@@ -31,7 +31,7 @@ module App
         # Zero bytes no keyboard types and no database keeps.
         def without_zero_bytes(value)
           case value
-          when String then value.include?("\0") ? value.delete("\0") : value
+          when String then value.valid_encoding? && value.include?("\0") ? value.delete("\0") : value
           when Array then value.map { |each| without_zero_bytes(each) }
           when Hash then value.key?("tempfile") ? value : value.transform_values { |each| without_zero_bytes(each) }
           else value

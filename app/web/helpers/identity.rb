@@ -49,11 +49,14 @@ module App
           return admit_program if roles.include?(:program)
           return ask_to_sign_in unless account
           return if roles.include?(:account)
-          return redirect("/studios") unless member
+          return out_of_the_studio unless member
           return if roles.include?(:member) || roles.include?(member.role.to_sym)
 
           halt 403, answer_page(403)
         end
+
+        # Signed in, and of no studio any more: a script is told as one that is signed out is.
+        def out_of_the_studio = wants_json? ? ask_to_sign_in : redirect("/studios")
 
         def ask_to_sign_in
           halt 401, { "content-type" => "application/json" }, { signed_out: true }.to_json if wants_json?

@@ -10,6 +10,9 @@ module App
       class ReadableRequest
         HEADERS = %w[HTTP_ACCEPT HTTP_COOKIE HTTP_HOST HTTP_USER_AGENT HTTP_X_CSRF_TOKEN CONTENT_TYPE].freeze
         DEEPEST = 100
+        # What stands where half a letter pair stood: a number that is no letter.
+        HALF = "\uFFFF"
+        ESCAPE = /\\(?:u(?:d[89ab]\h\h\\ud[c-f]\h\h|(?<half>d[89a-f]\h\h)|\h{4})|.)/i
 
         def initialize(app) = @app = app
 
@@ -50,12 +53,19 @@ module App
         # A file is read by whoever takes it; its name is not used.
         def upload?(value) = value[:tempfile].respond_to?(:read)
 
+        # Half of a letter pair is no letter; what it stands in is refused by whoever takes it (HALF), the rest is read.
+        def whole_letters(text)
+          return text unless text.match?(/\\ud[89a-f]/i)
+
+          text.gsub(ESCAPE) { Regexp.last_match[:half] ? '\uffff' : Regexp.last_match[0] }
+        end
+
         # What a script sent is parsed once, here.
         def json?(env)
           text = env["rack.input"].read.to_s.force_encoding(Encoding::UTF_8)
           return false unless text.valid_encoding?
 
-          env["join_chain.json"] = JSON.parse(text, max_nesting: DEEPEST)
+          env["join_chain.json"] = JSON.parse(whole_letters(text), max_nesting: DEEPEST)
           true
         rescue JSON::ParserError
           false
