@@ -108,8 +108,7 @@ module App
           return :note if person.created_at < @rehearsal.date.to_time(:utc) - 86_400
 
           status = once(studio.people.where(id: person.id, archived_at: nil), archived_at: Shared::Clock.now)
-          person.castings.delete_all
-          person.group_members.delete_all
+          [studio.castings, studio.group_members].each { |rows| rows.where(person_id: person.id).delete_all }
           status
         end
 
