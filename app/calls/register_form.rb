@@ -14,8 +14,10 @@ module App
         {
           **sheet.people.to_h { |person| ["here:#{person.id}", sheet.marked?(person) ? "1" : "0"] },
           **sheet.slots.select(&:work?).to_h { |slot| ["minutes:#{slot.id}", slot.actual_minutes.to_s] },
-          **sheet.lessons.to_h { |slot, _, reached| ["taught:#{slot.id}", reached.to_s] },
-          **sheet.lessons_by_group.to_h { |slot, group, reached| ["group:#{slot.id}-#{group.id}", reached.to_s] }
+          **sheet.lessons.to_h { |slot, _, reached| ["taught:#{slot.id}", sheet.got(slot, reached).to_s] },
+          **sheet.lessons_by_group.to_h do |slot, group, reached|
+            ["group:#{slot.id}-#{group.id}", sheet.got(slot, reached).to_s]
+          end
         }
       end
 

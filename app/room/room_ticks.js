@@ -8,6 +8,9 @@ window.RoomTicks = {
   rungChips: [],
   faces: [],
   tickWord: "",
+  // Nothing here is learned: a warm-up, a talk. And whether nobody was said to be here yet.
+  nothing: false,
+  nobodySaid: false,
 
   beginTick() {
     this.ticking = { items: this.slot.items.map(item => item.key), rung: this.slot.rung, off: {}, open: false };
@@ -20,8 +23,17 @@ window.RoomTicks = {
     const called = this.slot.people.map(id => this.person(id)).filter(Boolean);
     const people = [...called, ...this.view.people.filter(person => this.uncalled(person))];
     this.faces = people.map(person => this.faceOf(person, off, open));
-    const count = this.faces.filter(face => face.on).length;
-    this.tickWord = `Tick ${count}: ${this.facts.rungs[rung] || ""}`;
+    this.nothing = this.slot.items.length === 0;
+    this.nobodySaid = !this.nothing && !this.begun();
+    this.tickWord = `Tick ${this.ticked().who.length}: ${this.facts.rungs[rung] || ""}`;
+  },
+  // Cells that a tick is about, and whose they are: of those chosen, whoever learns something that is chosen.
+  ticked() {
+    const wanted = this.slot.items.filter(item => this.ticking.items.includes(item.key));
+    const on = this.faces.filter(face => face.on).map(face => face.id);
+    const learns = (item, id) => item.people.includes(id) || this.uncalled(this.person(id));
+    const cells = wanted.flatMap(item => on.filter(id => learns(item, id)).map(id => `${id}:${item.key}`));
+    return { cells, who: on.filter(id => wanted.some(item => learns(item, id))) };
   },
   faceOf(person, off, open) {
     const can = !["absent", "left"].includes(this.stateOf(person.id));
@@ -72,16 +84,13 @@ window.RoomTicks = {
   },
 
   tick() {
-    const wanted = this.slot.items.filter(item => this.ticking.items.includes(item.key));
-    const on = this.faces.filter(face => face.on).map(face => face.id);
-    const learns = (item, id) => item.people.includes(id) || this.uncalled(this.person(id));
-    const cells = wanted.flatMap(item => on.filter(id => learns(item, id)).map(id => `${id}:${item.key}`));
+    const { cells, who } = this.ticked();
     if (cells.length === 0) {
       this.told = "Nobody to tick: tap who has it.";
       return;
     }
     const { rung } = this.ticking;
-    const text = `${on.length} ticked: ${this.facts.rungs[rung]}`;
+    const text = `${who.length} ticked: ${this.facts.rungs[rung]}`;
     this.say("tick", { slot: this.slot.id, cells: cells.join(" "), rung: String(rung) }, text);
     this.panel = "";
   },

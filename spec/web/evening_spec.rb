@@ -106,7 +106,8 @@ RSpec.describe App::Reading::Evening, :web do
     fields = groups.map { |group| "group[#{lesson.id}-#{group.id}]" }
     expect(fields.map { |name| page.at_css("input[name='#{name}']") }).to all(be_present)
     here = page.css("input[name='here[]'][checked]").map { |box| box["value"] }
-    sent = { "here" => here, "group" => { "#{lesson.id}-#{groups[0].id}" => "2" } }
+    far = groups.zip(%w[2 0]).to_h { |group, eights| ["#{lesson.id}-#{group.id}", eights] }
+    sent = { "here" => here, "group" => far }
     send_form "/rehearsals/#{rehearsal.id}/afterwards", sent
     far = App::Reading::TaughtSoFar.new(piece.reload)
     expect(groups.map { |group| far.of(section.id, group.id) }).to eq [2, 0]

@@ -237,4 +237,50 @@ RSpec.describe "the room", :web do
     expect(states.slice(*dancers.map(&:id)).values.tally).to eq("absent" => 1, "present" => 3)
     expect(rehearsal.reload.confirmed_by).to eq director.account.name
   end
+
+  describe "an evening that was as it was meant" do
+    def field(name) = Nokogiri::HTML(get("/rehearsals/#{rehearsal.id}/afterwards").body).at_css("input[name='#{name}']")
+    def everybody = dancers.map { |each| each.id.to_s }
+    def it_was_so = send_form("/rehearsals/#{rehearsal.id}/afterwards", { "here" => everybody })
+
+    before { lesson.update!(eights: [1, 3]) }
+
+    it "stands filled with what the slot was for, and keeps that, as confirmed and not as counted" do
+      expect(field("taught[#{lesson.id}]")["value"]).to eq "3"
+      it_was_so
+      expect(section.reload.taught_to_all.slice(:eights, :counted).values).to eq [3, false]
+      expect(lesson.reload.actual_minutes).to be_nil
+      before = section.teachings.count
+      it_was_so
+      expect(section.teachings.count).to eq before
+    end
+
+    it "keeps it by group, and what somebody put there as counted" do
+      wings = piece.groups.create!(studio:, name: "Wings", number: 7)
+      wings.group_members.create!(studio_id: studio.id, person: dancers.first)
+      all = piece.groups.find_by!(name: "All")
+      names = [all, wings].map { |group| "group[#{lesson.id}-#{group.id}]" }
+      expect(names.map { |name| field(name)["value"] }).to eq %w[3 3]
+      send_form "/rehearsals/#{rehearsal.id}/afterwards",
+                { "here" => everybody, "group" => { "#{lesson.id}-#{wings.id}" => "2" } }
+      kept = section.teachings.order(:group_id).pluck(:group_id, :eights, :counted)
+      expect(kept).to contain_exactly([all.id, 3, false], [wings.id, 2, true])
+    end
+
+    it "keeps nothing of what was dropped" do
+      send_entries(entry("step", 1, step: "drop"))
+      it_was_so
+      expect(section.teachings).to be_empty
+    end
+
+    it "is asked for on Home the day after, by the director and the assistant, until somebody said how it was" do
+      App::Shared::Clock.frozen_at = NOW + 86_400
+      sign_in director
+      expect(get("/").body).to include "is behind: say how it went"
+      sign_in make_member(studio, "assistant")
+      expect(get("/").body).to include "is behind: say how it went"
+      it_was_so
+      expect(get("/").body).not_to include "say how it went"
+    end
+  end
 end

@@ -29,6 +29,7 @@ module App
           of("here").each { |id, value| one(id, value == "1") }
           lessons.each { |section, text| taught(section, text.to_i) }
           groups.each { |section, group, text| taught(section, text.to_i, group) }
+          as_it_was_meant if @confirmed
           confirm if @confirmed
           touched("minutes").each { |slot, text| slot.update!(actual_minutes: text.presence&.to_i) }
           nil
@@ -82,14 +83,33 @@ module App
             .map { |section, group, text| [@rehearsal.studio.sections.find(section), group, text] }
         end
 
-        # A line in the log where it is not what the log says already.
-        def taught(section, eights, group = nil)
+        # How far the lessons got of which nobody said otherwise: as the page showed it, by group where there are some.
+        def as_it_was_meant
+          @sheet.lessons.each do |slot, section, reached|
+            groups = @sheet.lessons_by_group.select { |lesson, _, _| lesson == slot }
+            next meant("taught:#{slot.id}", section, reached) if groups.empty?
+
+            groups.each { |_, group, far| meant("group:#{slot.id}-#{group.id}", section, far, group) }
+          end
+        end
+
+        def meant(name, section, reached, group = nil)
+          eights = @form.merged.fetch(name).to_i
+          return if @form.touched.include?(name) || eights <= reached.to_i || eights > section.eights.size
+
+          taught(@rehearsal.studio.sections.find(section.id), eights, group, counted: false)
+        end
+
+        # A line in the log where it is not what the log says already. counted: whether somebody counted it, or it was
+        # confirmed as it was meant.
+        def taught(section, eights, group = nil, counted: true)
           return if group.nil? && section.taught_to_all&.eights == eights
 
           section.teachings.create!(
             studio_id: section.studio_id,
             group_id: group&.id,
             eights:,
+            counted:,
             day: @rehearsal.date,
             by_name: @account.name,
             created_at: Shared::Clock.now

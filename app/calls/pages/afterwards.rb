@@ -18,6 +18,15 @@ module App
         def dropped?(slot) = evening.dropped.include?(slot.id)
         def passes = @passes ||= rehearsal.passes.standing.group(:slot_id).count
         def far(slot, group) = register.value("group:#{slot.id}-#{group.id}")
+
+        # How far a lesson got, as it stands to be confirmed: what the slot was for, where nothing else was said.
+        def got(slot, reached)
+          return reached if confirmed || dropped?(slot)
+
+          whole = sections.find { |each| each.id == slot.section_ids.first }.eights.size
+          [reached.to_i, slot.eights&.last || whole].max
+        end
+
         def groups(slot) = lessons_by_group.select { |lesson, _, _| lesson.id == slot.id }
 
         # [[word, names], …] of what was said of who is there; those of whom nothing was said last.

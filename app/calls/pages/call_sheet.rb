@@ -18,6 +18,9 @@ module App
         def screen = :calls
         def rooms = @rooms ||= rehearsal.rooms.order(:id).to_a
 
+        # How far a lesson got, as far as somebody said.
+        def got(_slot, reached) = reached
+
         # Everybody called, by arrival and name; the same times are one line.
         def calls
           @calls ||= people.map { |person| call(person) }.sort_by { |c| [c.arrive, c.release, c.person.name] }

@@ -51,7 +51,7 @@ module App
 
         # [[text, path, title of its piece], …]. A piece that cannot be read is the first thing to decide about.
         def decisions
-          @decisions ||= [*names_waiting, *proposed_words, *pieces.flat_map { |card| decisions_of(card) }]
+          @decisions ||= [*names_waiting, *unconfirmed, *proposed_words, *pieces.flat_map { |card| decisions_of(card) }]
         end
 
         # What the joins ask of this member, those for the next rehearsal first: [Reading::OpenQuestions::One].
@@ -59,6 +59,19 @@ module App
           @questions ||= pieces.flat_map { |card| questions_of(card) }.sort_by.with_index do |one, i|
             [rehearsed.include?(one.section.id) ? 0 : 1, i]
           end
+        end
+
+        # Evenings behind of which nobody said how they went, the latest first: [[sentence, path, studio's name]], one
+        # line for all of them.
+        def unconfirmed
+          return [] if member.role == "choreographer"
+
+          evenings = season.memo([:unconfirmed, now.to_date]) { Reading::Unconfirmed.of(studio, season.recent) }
+          return [] if evenings.empty?
+
+          words = { day: Shared::Dates.day(evenings.first.date), count: evenings.size - 1 }
+          text = I18n.t(evenings.one? ? "decisions.unconfirmed" : "decisions.unconfirmed_several", **words)
+          [[text, "/rehearsals/#{evenings.first.id}/afterwards", studio.name]]
         end
 
         private

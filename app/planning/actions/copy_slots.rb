@@ -15,6 +15,7 @@ module App
           from_link
           to_link
           section_ids
+          eights
           pinned
           actual_minutes
           rehearsal_id

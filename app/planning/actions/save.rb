@@ -95,6 +95,7 @@ module App
               from_link: task.links&.min,
               to_link: task.links&.max,
               section_ids: task.sections,
+              eights: eights[block],
               pinned: @pinned.include?([task.id, rehearsal.id])
             )
           call(row, task.dancers, "dancer")
