@@ -8,5 +8,8 @@ module Records
     belongs_to :studio
     belongs_to :rehearsal
     belongs_to :slot
+
+    # Slots that were dropped in a rehearsal.
+    def self.dropped_in(rehearsal) = standing.where(rehearsal_id: rehearsal.id, kind: "drop")
   end
 end

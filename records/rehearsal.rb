@@ -20,6 +20,8 @@ module Records
     validate :ends_after_start
     scope :standing, -> { where(cancelled_at: nil).order(:date, :start_minute) }
 
+    # Whether it is behind a moment of the studio's local time.
+    def over?(now) = date < now.to_date || (date == now.to_date && end_minute <= (now.hour * 60) + now.min)
     def minutes = end_minute - start_minute
 
     # Said twice, the first time counts.

@@ -16,7 +16,13 @@ module App
       end
 
       def placed?(row, today)
-        row.rehearsal && row.rehearsal.cancelled_at.nil? && row.rehearsal.date >= today
+        row.rehearsal && row.rehearsal.cancelled_at.nil? && row.rehearsal.date >= today && slot?(row)
+      end
+
+      # Whether the slot it went into is in the plan that people go by: another plan may have been told since.
+      def slot?(row)
+        plan = row.slot && row.piece.published_plan
+        !plan.nil? && plan.slots.exists?(rehearsal_id: row.rehearsal_id, task_key: row.slot.task_key)
       end
 
       def wish(row, links, order, items)

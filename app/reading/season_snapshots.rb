@@ -22,6 +22,9 @@ module App
           memo(:ahead) { @studio.rehearsals.standing.where(date: @today..).includes(:rooms).to_a }
         end
 
+        # Those of them that are not over at a moment (the studio's local time).
+        def still_ahead(now) = ahead.reject { |rehearsal| rehearsal.over?(now) }
+
         # The last rehearsals before today, the latest first.
         def recent
           memo(:recent) do

@@ -4,9 +4,13 @@ module App
   module Reading
     # What the plan that people were told still works on, and with whom: for "when does that come?".
     class SlotsAhead
-      # [Core::Learning::Soonest::Slot], kept as long as nothing about the season changes.
-      def self.of(piece, items, season)
-        season.memo([:slots_ahead, piece.id]) { new(piece, items, season).all }
+      # [Core::Learning::Soonest::Slot] that have not begun, kept as long as nothing about the season changes. now: the
+      # studio's local time.
+      def self.of(piece, items, season, now)
+        today = now.to_date
+        minute = (now.hour * 60) + now.min
+        all = season.memo([:slots_ahead, piece.id]) { new(piece, items, season).all }
+        all.drop_while { |slot| slot.day < today || (slot.day == today && slot.minute <= minute) }
       end
 
       def initialize(piece, items, season)

@@ -9,13 +9,15 @@ module App
 
       delegate :eights, :rows, :count, :index, to: :mapping
 
-      def initialize(piece, snapshot)
+      # work: of which order it speaks; the piece as it is now, or as it was (Reading::PieceThen).
+      def initialize(piece, snapshot, work = snapshot.work)
         @piece = piece
         @snapshot = snapshot
+        @work = work
       end
 
       def mapping = @mapping ||= Records::Mapping::Runs.new(@piece, order)
-      def order = @snapshot.work.order
+      def order = @work.order
 
       # [Core::Running::Run], oldest first.
       def runs = @runs ||= mapping.all.last(LAST)

@@ -225,7 +225,8 @@ module Records
             .reverse
             .find { |rehearsal| past?(rehearsal) } or return []
         gone = last.attendances.where(present: false).pluck(:person_id)
-        fresh.where(rehearsal_id: last.id).includes(:slot_people).map { |slot| task_of(slot, gone) }
+        held = fresh.where(rehearsal_id: last.id).where.not(id: EveningStep.dropped_in(last).select(:slot_id))
+        held.includes(:slot_people).map { |slot| task_of(slot, gone) }
       end
 
       def task_of(slot, gone)

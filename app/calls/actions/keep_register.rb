@@ -133,6 +133,7 @@ module App
         def confirm
           first = @rehearsal.confirmed_at.nil?
           @rehearsal.update!(confirmed_at: Shared::Clock.now, confirmed_by: @account.name)
+          RecapAnew.new(@rehearsal, @sheet.slots).run
           TellMissed.new(@rehearsal, @sheet.slots).run if first
         end
       end

@@ -18,8 +18,8 @@ module App
         def screen = :calls
         def calendars? = member.director? || member.role == "assistant"
         def spine = piece && Shared::PiecePage.new(piece:, member:, now: @now).spine
-        def upcoming = season.ahead
-        def recent = season.recent
+        def upcoming = season.still_ahead(@now)
+        def recent = (season.ahead - upcoming).reverse + season.recent
 
         # What is rehearsed, in order; how many people are called.
         def titles(rehearsal)

@@ -29,7 +29,7 @@ module App
 
         # [Call] of the next rehearsals that call this person to teach.
         def calls
-          @calls ||= @home.season.ahead.filter_map do |rehearsal|
+          @calls ||= @home.season.still_ahead(@home.now).filter_map do |rehearsal|
             slots = own_slots.fetch(rehearsal.id, [])
             Call.new(rehearsal, slots) if slots.any?
           end.first(CALLS)

@@ -33,7 +33,7 @@ module App
         def name(person) = people.fetch(person).name
         def names(ids, most = 4) = Shared::Lists.of(ids.map { |id| name(id) }, most)
         def rung(number) = Shared::Ring.word(number)
-        def slots_ahead = @slots_ahead ||= Reading::SlotsAhead.of(piece, items, season_snapshot)
+        def slots_ahead = @slots_ahead ||= Reading::SlotsAhead.of(piece, items, season_snapshot, now)
 
         # "Thu 3 Dec, 18:20", and where its call sheet is.
         def slot_words(slot) = "#{Shared::Dates.day(slot.day)}, #{Formats::Times.clock(slot.minute)}"

@@ -121,7 +121,7 @@ module App
         end
 
         def slots_ahead
-          @slots_ahead ||= Reading::SlotsAhead.of(@piece, items, Reading::SeasonSnapshots.of(@piece.studio, @now))
+          @slots_ahead ||= Reading::SlotsAhead.of(@piece, items, Reading::SeasonSnapshots.of(@piece.studio, @now), @now)
         end
 
         def word(item) = Shared::Ring.word(progress.rung(@person.id, item.key))

@@ -70,7 +70,7 @@ module App
           @calls ||= ahead.filter_map do |rehearsal|
             own = slots.fetch(rehearsal.id, [])
             call = Reading::PersonCalls.new(rehearsal, own).of(person, roles)
-            [call, rehearsal] if call
+            [call, rehearsal] if call && !released?(rehearsal, call)
           end.first(4)
         end
 
@@ -79,6 +79,12 @@ module App
         def changes = (cancelled + told).sort_by(&:first).map(&:last).uniq
 
         private
+
+        # Whether this call is behind us today.
+        def released?(rehearsal, call)
+          local = @studio.local(Shared::Clock.now)
+          rehearsal.date == local.to_date && call.release <= (local.hour * 60) + local.min
+        end
 
         # [[date, words], …].
         def cancelled

@@ -29,7 +29,7 @@ module App
           piece: {
             pieces: %w[title settings], groups: %w[name], tracks: %w[form], revisions: %w[summary work]
           },
-          plan: { plans: %w[school result search], plan_offers: %w[asked facts plans], slots: %w[title] },
+          plan: { plans: %w[school result search], plan_offers: %w[asked facts plans], slots: %w[title names] },
           mails: { mails: %w[subject body calendar] },
           studio: {
             rooms: %w[name], program_tokens: %w[name by_name], submissions: %w[location said],
@@ -49,6 +49,7 @@ module App
           key about topic device level
         ].freeze
         MACHINE_OF = {
+          "asks" => %w[whose work args same],
           "agreements" => %w[leaving_digest entering_digest],
           "invitations" => %w[email],
           "mails" => %w[recipient],

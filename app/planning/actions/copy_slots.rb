@@ -16,6 +16,7 @@ module App
           to_link
           section_ids
           eights
+          names
           pinned
           actual_minutes
           rehearsal_id

@@ -70,8 +70,10 @@ module App
 
         def start_of(each) = @rehearsals.fetch(each.window).start_minute + @season.warm_up + each.start
 
+        def names(each) = each.tasks.filter_map { |id| @names[id] }.uniq
+
         def title(each)
-          names = each.tasks.filter_map { |id| @names[id] }.uniq
+          names = names(each)
           shown = names.size > MOST ? MOST - 1 : MOST
           I18n.t("tasks.#{each.kind}", names: Shared::Lists.of(names, shown))
         end
@@ -85,6 +87,7 @@ module App
               kind: each.kind,
               task_key: each.kind,
               title: title(each),
+              names: names(each),
               start_minute: start_of(each),
               minutes: each.minutes,
               room_id: Records::Mapping::Identifiers.row(each.room)

@@ -28,12 +28,16 @@ module App
         def piece = @run.piece
         def snapshot = @snapshot ||= Reading::PieceSnapshots.of_work(piece)
         def kind = Core::Running::Kind.of(@run.kind)
-        def book = @book ||= Records::Mapping::Runs.new(piece, snapshot.work.order)
+        # The piece as it was when it was run: what came into it since was not danced then.
+        def work = @work ||= Reading::PieceThen.of_run(@run, snapshot)
+        def items = @items ||= work.equal?(snapshot.work) ? snapshot.items : then_items
+        def then_items = Core::Learning::Items.new(work, cast: snapshot.cast)
+        def book = @book ||= Records::Mapping::Runs.new(piece, work.order)
 
         # {[person, item, track, kind, rung] => true}.
         def wanted
           run = book.ended(@run) or return {}
-          pairs = Core::Running::Danced.new(snapshot.items, book.eights, cast: snapshot.cast)
+          pairs = Core::Running::Danced.new(items, book.eights, cast: snapshot.cast)
             .of(run, dancers: present.dancers, noted: book.noted(@run))
           keys = pairs.product(kind.tracks).map { |(person, item), track| [person, item, track, *danced(person)] }
           keys.to_h { |key| [key, true] }

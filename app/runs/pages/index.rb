@@ -78,15 +78,15 @@ module App
         def wanted_where(row)
           return I18n.t("runs.waits") unless row.rehearsal && row.rehearsal.cancelled_at.nil?
 
-          slot = piece.studio.slots.find_by(id: row.slot_id)
-          words = { day: Shared::Dates.day(row.rehearsal.date), slot: slot&.title }
-          I18n.t(slot ? "runs.in_rehearsal" : "runs.slot_gone", **words)
+          stands = Reading::DrillWishes.slot?(row)
+          words = { day: Shared::Dates.day(row.rehearsal.date), slot: row.slot&.title }
+          I18n.t(stands ? "runs.in_rehearsal" : "runs.slot_gone", **words)
         end
 
         # Beside a run's strip.
         def run_words(run)
           row = book.row(run)
-          stretch = book.clean(run)
+          stretch = clean(row)
           clean = stretch ? Shared::Amount.of((stretch.counts / 8.0).floor) : 0
           I18n.t("runs.strip", name: run_name(row), count: run.troubles.size, clean:)
         end

@@ -29,10 +29,22 @@ module App
           ids.empty? ? I18n.t("runs.unknown") : Shared::Lists.of(ids.map { |id| people.fetch(id).name }, 4)
         end
 
-        def longest(run)
-          stretch = book.clean(run) or return I18n.t("runs.no_clean")
+        # A run is measured on the piece of its evening. row: Records::Run.
+        def longest(row)
+          book = book_of(row)
+          stretch = clean(row) or return I18n.t("runs.no_clean")
           I18n.t("runs.clean", eights: stretch.counts / 8, from: book.place(stretch.from),
                                to: book.place(stretch.to), length: book.length(stretch.from, stretch.to))
+        end
+
+        def clean(row)
+          run = book_of(row).run_of(row)
+          run && book_of(row).clean(run)
+        end
+
+        def book_of(row)
+          @books ||= {}
+          @books[row.id] ||= Book.new(piece, snapshot, Reading::PieceThen.of_run(row, snapshot))
         end
       end
     end
