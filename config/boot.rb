@@ -3,6 +3,7 @@
 ENV["APP_ENV"] ||= "development"
 ENV["RACK_ENV"] = ENV.fetch("APP_ENV")
 
+require_relative "encodings"
 require "bundler/setup"
 require "fileutils"
 require "securerandom"

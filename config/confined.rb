@@ -3,6 +3,7 @@
 # Reads one file from elsewhere, in a process of its own with limits (App::Shared::Confined):
 #   confined.rb KIND FILE {"plain": "values"}
 # Prints {"answer": …}, or {"faults": […]} where the file is not right.
+require_relative "encodings"
 require "bundler/setup"
 require "json"
 require "time"

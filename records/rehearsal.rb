@@ -18,6 +18,8 @@ module Records
     validates :start_minute, numericality: { only_integer: true, in: 0..1435 }
     validates :end_minute, numericality: { only_integer: true, in: 5..1440 }
     validate :ends_after_start
+    # How often it fell away or came back: numbers of calendar events only grow.
+    before_update { self.turns += 1 if cancelled_at_changed? }
     scope :standing, -> { where(cancelled_at: nil).order(:date, :start_minute) }
 
     # Whether it is behind a moment of the studio's local time.

@@ -8,7 +8,7 @@ require_relative "../core/core"
 require_relative "../formats/formats"
 
 # The sentences of the locale file, for core and formats.
-SAY = Formats::Phrases.new(File.read(File.join(HOUSE, "config", "locales", "en.yml"))).method(:say)
+SAY = Formats::Phrases.new(File.read(File.join(HOUSE, "config", "locales", "en.yml"), encoding: "UTF-8")).method(:say)
 
 require_relative "support/core_builders"
 require_relative "support/seeded"

@@ -53,13 +53,15 @@ module App
         own = slots.fetch(rehearsal.id, [])
         times = times(rehearsal, own) or return
         Formats::Calendar::Event.new(
-          uid: "rehearsal-#{rehearsal.id}-#{kind}-#{@link.subject.id}@#{URI(Settings.app_url).host}",
+          uid: "rehearsal-#{rehearsal.id}-#{kind}-#{@link.subject.id}@#{host(rehearsal)}",
           date: rehearsal.date, start: times.first, finish: times.last, summary: summary(own), place: place(own),
           description: own.select(&:work?).map { |slot| line(slot) }.join("\n"),
           cancelled: !rehearsal.cancelled_at.nil?, **version(rehearsal, own)
         )
       end
 
+      # Where it was told first: a key stays when the studio moves to another address.
+      def host(rehearsal) = rehearsal.told_at_host || URI(Settings.app_url).host
       def kind = %w[person piece room].find { |name| @link[:"#{name}_id"] }
 
       # When they are called and released; of a piece or a room from its first slot to its last.
@@ -87,11 +89,15 @@ module App
 
       def line(slot) = "#{Formats::Times.clock(slot.start_minute)} #{slot.title}"
 
-      # Grows with each plan that was told, and when a rehearsal falls away or comes back.
+      # Grows with each plan that was told, of whichever piece, and when a rehearsal falls away or comes back; it never
+      # falls, whatever goes out of the rehearsal.
       def version(rehearsal, own)
         changed = [rehearsal.updated_at, *own.map(&:updated_at), *own.filter_map { |slot| slot.plan.published_at }].max
-        number = own.map { |slot| slot.plan.number }.max
-        { sequence: (number * 2) + (rehearsal.cancelled_at ? 1 : 0), changed_at: changed }
+        { sequence: (told * 2) + rehearsal.turns, changed_at: changed }
+      end
+
+      def told
+        @told ||= @studio.plans.where.not(published_at: nil).group(:piece_id).maximum(:number).values.sum
       end
     end
   end

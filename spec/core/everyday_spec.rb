@@ -7,7 +7,7 @@ require_relative "../../bench/reading"
 # everyday_joins.json. Not every line can be right; what must hold are the shares, of the half that the reader was made
 # with and of the half that was kept apart.
 RSpec.describe Core::Movement do
-  def corpus(name) = JSON.parse(File.read(File.expand_path("../corpus/#{name}.json", __dir__)))
+  def corpus(name) = JSON.parse(File.read(File.expand_path("../corpus/#{name}.json", __dir__), encoding: "UTF-8"))
   def halves(cases) = cases.each_slice((cases.size + 1) / 2).to_a
   def share(marks, mark) = marks.count(mark).fdiv(marks.size)
 

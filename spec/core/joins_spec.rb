@@ -31,7 +31,7 @@ RSpec.describe Core::Joins do
   end
 
   describe "worked joins" do
-    JSON.parse(File.read(File.expand_path("../corpus/joins.json", __dir__))).each do |given|
+    JSON.parse(File.read(File.expand_path("../corpus/joins.json", __dir__), encoding: "UTF-8")).each do |given|
       it given["name"] do
         piece =
           work(

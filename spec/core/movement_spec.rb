@@ -8,7 +8,7 @@ RSpec.describe Core::Movement do
   def read(text, counts: 8, feel: :even) = Core::Movement::Reader.new(feel:).read(text, counts:)
 
   describe "worked walks" do
-    JSON.parse(File.read(File.expand_path("../corpus/walks.json", __dir__))).each do |walk|
+    JSON.parse(File.read(File.expand_path("../corpus/walks.json", __dir__), encoding: "UTF-8")).each do |walk|
       it walk["name"] do
         lines = read(walk["text"], counts: walk["counts"], feel: walk["feel"].to_sym)
         walked = Core::Movement::Walk.new(lines)
@@ -224,9 +224,8 @@ RSpec.describe Core::Piece::Check do
   it "prints itself by its schema, findings with their place" do
     check = described_class.new(work(link(typed("x", "1 step R 2 step R")), link(typed("y", "1 step R 5 weathervane"))))
     out = JSON.parse(Formats::PieceCheck.render(check, say: SAY))
-    expect(
-      JSONSchemer.schema(JSON.parse(File.read("docs/formats/piece-check-1.schema.json"))).validate(out).to_a
-    ).to be_empty
+    schema = JSON.parse(File.read("docs/formats/piece-check-1.schema.json", encoding: "UTF-8"))
+    expect(JSONSchemer.schema(schema).validate(out).to_a).to be_empty
     expect(out["links"].last["exit"]["weight"]).to eq("value" => "right", "source" => "supposed")
     expect(out["walk"]).to eq [
       {

@@ -8,7 +8,7 @@ RSpec.describe Core::Room do
   def minute(text) = Formats::Times.minutes(text)
 
   describe Core::Room::Timetable do
-    corpus = JSON.parse(File.read(File.join(HOUSE, "spec/corpus/evenings.json")))
+    corpus = JSON.parse(File.read(File.join(HOUSE, "spec/corpus/evenings.json"), encoding: "UTF-8"))
 
     def timetable(corpus, one)
       slots = corpus["slots"].fetch(one["slots"]).map do |name, start, minutes, work|

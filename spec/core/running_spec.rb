@@ -5,7 +5,7 @@ require "json"
 
 # Runs: where trouble starts, what went well, what is drilled, what a run says of whoever danced it, notes and clips.
 RSpec.describe Core::Running do
-  corpus = JSON.parse(File.read(File.join(HOUSE, "spec/corpus/runs.json")))
+  corpus = JSON.parse(File.read(File.join(HOUSE, "spec/corpus/runs.json"), encoding: "UTF-8"))
   cast = { 1 => [:scouts], 2 => [:scouts], 3 => [:nurses], 4 => [:nurses], 5 => [], 6 => [], 7 => [] }
 
   def sections(piece)

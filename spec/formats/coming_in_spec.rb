@@ -48,7 +48,7 @@ RSpec.describe Formats do
       expect(again(written)).to eq written
       expect(JSON.parse(written)).to include(*whole.keys.map(&:to_s))
       path = File.expand_path("../../docs/formats/piece-1.schema.json", __dir__)
-      schema = JSONSchemer.schema(JSON.parse(File.read(path)))
+      schema = JSONSchemer.schema(JSON.parse(File.read(path, encoding: "UTF-8")))
       expect(schema.validate(JSON.parse(written)).map { |fault| fault["error"] }).to be_empty
     end
 

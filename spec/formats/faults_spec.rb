@@ -169,7 +169,7 @@ RSpec.describe Formats do
     found = JSON.parse(Formats::PieceCheck.render(Core::Piece::Check.new(work), say: SAY))
     expect(
       JSONSchemer
-        .schema(JSON.parse(File.read("docs/formats/piece-check-1.schema.json")))
+        .schema(JSON.parse(File.read("docs/formats/piece-check-1.schema.json", encoding: "UTF-8")))
         .validate(found)
         .map { |e| e["error"] }
     ).to be_empty

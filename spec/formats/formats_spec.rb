@@ -54,7 +54,7 @@ RSpec.describe Formats do
   end
 
   it "reads back every piece it wrote, and follows its own schema" do
-    schema = JSONSchemer.schema(JSON.parse(File.read("docs/formats/piece-1.schema.json")))
+    schema = JSONSchemer.schema(JSON.parse(File.read("docs/formats/piece-1.schema.json", encoding: "UTF-8")))
     each_case(60) do |random|
       work = random_work(random)
       text = Formats::Piece.render(work)
@@ -65,7 +65,7 @@ RSpec.describe Formats do
   end
 
   it "reads back every plan problem it wrote, and follows its own schema" do
-    schema = JSONSchemer.schema(JSON.parse(File.read("docs/formats/plan-problem-1.schema.json")))
+    schema = JSONSchemer.schema(JSON.parse(File.read("docs/formats/plan-problem-1.schema.json", encoding: "UTF-8")))
     asked =
       Core::Planning::Problem.new(
         dancers: %w[a b],

@@ -5,7 +5,7 @@ require "ripper"
 # Which constants a file names, resolved as Ruby would: "Pages::Show" said inside App::Home is App::Home::Pages::Show.
 # So a rule about who may name whom cannot be got round by a shorter name, and does not stumble over a word in a text.
 class NamedConstants
-  def self.in(file) = new(Ripper.sexp(File.read(file))).names
+  def self.in(file) = new(Ripper.sexp(File.read(file, encoding: "UTF-8"))).names
 
   def initialize(tree)
     @names = []

@@ -5,7 +5,8 @@ require "json"
 # Texts nobody foresaw. It knows no grammar: what people typed is taken from the corpora and torn apart (letters,
 # numbers and words changed, doubled, dropped, mixed from several lines), beside letters of all kinds.
 class OddTexts
-  TYPED = Dir[File.join(__dir__, "..", "corpus", "*.json")].flat_map { |file| JSON.parse(File.read(file)) }
+  CORPORA = Dir[File.join(__dir__, "..", "corpus", "*.json")].map { |file| File.read(file, encoding: "UTF-8") }.freeze
+  TYPED = CORPORA.flat_map { |text| JSON.parse(text) }
     .flat_map { |entry| [entry["text"], *[entry["leaving"], entry["entering"]].grep(Hash).map { |side| side["rows"] }] }
     .flatten.grep(String).uniq.freeze
   NUMBERS = %w[0 00 -1 1 2 3 7 8 9 16 17 64 65 99 100 1000 99999999999 1.5 ½].freeze

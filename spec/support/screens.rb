@@ -41,7 +41,7 @@ Capybara.enable_aria_label = true
 
 # What system specs say.
 module Screens
-  AXE = File.read(File.expand_path("../../node_modules/axe-core/axe.min.js", __dir__))
+  AXE = File.read(File.expand_path("../../node_modules/axe-core/axe.min.js", __dir__), encoding: "UTF-8")
 
   def enter(member)
     visit "/sign-in"

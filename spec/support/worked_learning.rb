@@ -14,7 +14,10 @@ class WorkedLearning
 
   attr_reader :name, :expect
 
-  def self.all = JSON.parse(File.read(File.expand_path("../corpus/learning.json", __dir__))).map { |given| new(given) }
+  def self.all
+    text = File.read(File.expand_path("../corpus/learning.json", __dir__), encoding: "UTF-8")
+    JSON.parse(text).map { |given| new(given) }
+  end
 
   def initialize(given)
     @name = given.fetch("name")

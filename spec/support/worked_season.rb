@@ -18,7 +18,10 @@ class WorkedSeason
 
   attr_reader :name
 
-  def self.all = JSON.parse(File.read(File.expand_path("../corpus/seasons.json", __dir__))).map { |given| new(given) }
+  def self.all
+    text = File.read(File.expand_path("../corpus/seasons.json", __dir__), encoding: "UTF-8")
+    JSON.parse(text).map { |given| new(given) }
+  end
 
   def initialize(given)
     @name = given["name"]

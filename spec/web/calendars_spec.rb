@@ -73,6 +73,26 @@ RSpec.describe "calendars", :web do
     expect([first.status.to_s, events(path).count { |event| event.status == "CANCELLED" }]).to eq ["CANCELLED", 1]
   end
 
+  it "has keys and numbers that only stay or grow: when it comes back, moves house, or loses what another piece had" do
+    path = address("person:#{ada.id}")
+    rehearsal = studio.rehearsals.order(:date).first
+    number = -> { events(path).min_by { |event| event.dtstart.to_date }.then { |e| [e.uid.to_s, e.sequence.to_i] } }
+    seen = [number.call]
+    sign_in director
+    %w[yes no yes no].each do |off|
+      send_form "/rehearsals/#{rehearsal.id}/cancel", { "to" => off }
+      seen << number.call
+    end
+    allow(Settings).to receive(:app_url).and_return("https://elsewhere.example")
+    path = address("person:#{ada.id}")
+    tell
+    seen << number.call
+    expect(seen.map(&:first).uniq.size).to eq 1
+    expect(seen.map(&:last)).to eq seen.map(&:last).uniq.sort
+    rehearsal.update!(cancelled_at: nil)
+    expect(number.call.last).to eq seen.last.last
+  end
+
   it "can be taken back, ends with a person, and opens nothing of another studio" do
     path = address("person:#{ada.id}")
     again = address("person:#{ada.id}")

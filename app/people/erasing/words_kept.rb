@@ -55,6 +55,7 @@ module App
           "mails" => %w[recipient],
           "memberships" => %w[mail_token mail_ways],
           "people" => %w[name initials rings former_names names_waiting family_word sheet_token],
+          "rehearsals" => %w[told_at_host],
           "sections" => %w[fidelity method_preset time feel layer_school teachers_needed learned_way called_by],
           "tracks" => %w[tempo],
           "troubles" => %w[said_before]
