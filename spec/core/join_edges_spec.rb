@@ -1,6 +1,7 @@
 # frozen_string_literal: true
 
 require "open3"
+
 # What an agreement remembers of a join, the opening and the ending, and how a mend types into an eight.
 RSpec.describe Core::Joins::Agreement do
   def typed(id, *texts, **facts)
@@ -65,6 +66,24 @@ RSpec.describe Core::Joins::Agreement do
       [smoke, drift.with(parts: [Core::Piece::Part.new(group: "g", offset: 2)])] => [:entering]
     }.each { |(first, second), edges| expect(changed(first, second)).to eq edges }
     expect(changed(smoke, drift, mirrored: true)).to eq [:leaving]
+  end
+
+  it "is the same digest whatever the locale of the process, and no two edges are written the same" do
+    program = <<~RUBY
+      require "#{HOUSE}/core/core"
+      row = Core::Piece::Row.new(counts: 8, text: "1 pass\\u00e9 R 3 step L")
+      section = Core::Piece::Section.new(id: "s", name: "S", choreographer: "m", rows: [row])
+      links = [Core::Piece::Link.new(section:, id: "1"), Core::Piece::Link.new(section:, id: "2")]
+      seam = Core::Joins::Review.new(Core::Piece::Work.new(title: "T", sections: [section], links:)).joins.first.seam
+      print Core::Joins::Agreement.of(seam).leaving
+    RUBY
+    digests = %w[C C.UTF-8].map do |locale|
+      bare = { "RUBYOPT" => nil, "RUBYLIB" => nil, "LC_ALL" => locale, "LANG" => locale }
+      Open3.capture2(bare, "ruby", "--disable-gems", "-e", program).first
+    end
+    expect(digests.uniq).to match [/\A3:\h{24}\z/]
+    written = [["ab", "c"], ["a", "bc"], ["a", %w[b c]], ["ab(c"], %w[1:a b]]
+    expect(written.map { |edge| Core::Joins::Agreement.send(:plain, edge) }.uniq.size).to eq written.size
   end
 end
 
@@ -179,23 +198,5 @@ RSpec.describe Core::Floor::Stage do
         { 11 => { [:entry, nil] => stand(2.0), [:exit, nil] => stand(-1.0) }, 12 => { [:entry, nil] => stand(2.5) } }
       )
     expect(stage.metres).to eq(1 => 3.5, 2 => 4.5)
-  end
-
-  it "is the same digest whatever the locale of the process, and no two edges are written the same" do
-    program = <<~RUBY
-      require "#{HOUSE}/core/core"
-      row = Core::Piece::Row.new(counts: 8, text: "1 pass\u00e9 R 3 step L")
-      section = Core::Piece::Section.new(id: "s", name: "S", choreographer: "m", rows: [row])
-      links = [Core::Piece::Link.new(section:, id: "1"), Core::Piece::Link.new(section:, id: "2")]
-      seam = Core::Joins::Review.new(Core::Piece::Work.new(title: "T", sections: [section], links:)).joins.first.seam
-      print Core::Joins::Agreement.of(seam).leaving
-    RUBY
-    digests = %w[C C.UTF-8].map do |locale|
-      bare = { "RUBYOPT" => nil, "RUBYLIB" => nil, "LC_ALL" => locale, "LANG" => locale }
-      Open3.capture2(bare, "ruby", "--disable-gems", "-e", program).first
-    end
-    expect(digests.uniq).to match [/\A3:\h{24}\z/]
-    written = [["ab", "c"], ["a", "bc"], ["a", %w[b c]], ["ab(c"], %w[1:a b]]
-    expect(written.map { |edge| Core::Joins::Agreement.send(:plain, edge) }.uniq.size).to eq written.size
   end
 end
