@@ -19,12 +19,12 @@ require "semantic_logger"
 require "shrine"
 require "shrine/storage/file_system"
 require_relative "../formats/formats"
-require_relative "../formats/calendar"
-require_relative "../formats/xlsx"
-require_relative "../formats/print"
-require_relative "../formats/midi"
-require_relative "../formats/studio_archive"
 require_relative "settings"
+
+# Formats with libraries of their own are read when they are used first: a start needs none of them.
+{ Calendar: "calendar", Xlsx: "xlsx", Print: "print", Midi: "midi", StudioArchive: "studio_archive" }.each do |name, file|
+  Formats.autoload(name, File.expand_path("../formats/#{file}", __dir__))
+end
 
 module Records; end
 module App; end

@@ -15,10 +15,10 @@ module App
       # file.
       Limits = Struct.new(:seconds, :memory, :written, keyword_init: true)
       LIMITS = {
-        "calendar" => Limits.new(seconds: 5, memory: 700, written: 10),
-        "workbook" => Limits.new(seconds: 15, memory: 1200, written: 80),
-        "manifest" => Limits.new(seconds: 10, memory: 900, written: 10),
-        "archive" => Limits.new(seconds: 300, memory: 1200, written: 220),
+        "calendar" => Limits.new(seconds: 6, memory: 1500, written: 10),
+        "workbook" => Limits.new(seconds: 15, memory: 1500, written: 80),
+        "manifest" => Limits.new(seconds: 10, memory: 1500, written: 10),
+        "archive" => Limits.new(seconds: 300, memory: 1500, written: 220),
         "film" => Limits.new(seconds: 60, memory: 2500, written: 250)
       }.freeze
       MEGABYTE = 1024 * 1024

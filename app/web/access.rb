@@ -18,6 +18,12 @@ module App
           # Names in the path: "/rooms/:id" has "id".
           def names = path.scan(/:(\w+)/).flatten
 
+          # What the path matches: each name a part between slashes.
+          def pattern
+            parts = path.split(/:(\w+)/).each_slice(2)
+            /#{parts.map { |text, name| "#{Regexp.escape(text)}#{"(?<#{name}>[^/]+)" if name}" }.join}/
+          end
+
           # As it is written into a log: what is secret in it is not.
           def logged(path) = secret ? self.path.gsub(":#{secret}", "[hidden]") : path
         end
@@ -38,7 +44,7 @@ module App
 
         RULES << rule
         @declaring = true
-        send(verb, path) do
+        send(verb, rule.pattern) do
           env["join_chain.rule"] = rule
           admit(roles)
           take(rule)

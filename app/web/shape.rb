@@ -51,17 +51,19 @@ module App
         raise ArgumentError, "no such kind: #{strangers.join(', ')}" if strangers.any?
 
         @fields = fields.freeze
-        @schema = compile(fields)
       end
 
       # given: parameters or a parsed object. Answers what is declared of it, and {name => sentence} of what is wrong.
       def read(given)
         kept = given.to_h.slice(*fields.keys.map(&:to_s))
-        wrong = @schema.call(kept.transform_keys(&:to_sym)).errors.to_h
+        wrong = schema.call(kept.transform_keys(&:to_sym)).errors.to_h
         Read.new(kept, wrong.to_h { |name, sentences| [name.to_s, Array(sentences).first] })
       end
 
       private
+
+      # Built when it is used first: a start needs none of them.
+      def schema = @schema ||= compile(fields)
 
       def compile(fields)
         Dry::Schema.define do

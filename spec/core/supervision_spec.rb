@@ -40,6 +40,20 @@ RSpec.describe Core::Planning::Supervision do
     expect(named(warm_up, lesson, others: [other])).to eq(warm_up: [nil, "hall"])
   end
 
+  it "names nobody who would work longer on end than is worked, counted over both pieces until a rest" do
+    run = slot(:run, 1125, 1140, "hall", %w[ada])
+    other = slot(:other, 1080, 1095, "loft", %w[cy], teachers: ["mel"])
+    limits = { on_end: 55, rest: 5 }
+    expect(named(lesson, run, **limits)).to eq(run: %w[mel hall])
+    expect(named(lesson, run, others: [other], **limits)).to eq(run: [nil, "hall"])
+    expect(named(lesson, run, others: [other], more: ["ona"], **limits)).to eq(run: %w[ona hall])
+    rested = slot(:other, 1075, 1090, "loft", %w[cy], teachers: ["mel"])
+    expect(named(lesson, run, others: [rested], **limits)).to eq(run: %w[mel hall])
+    long = slot(:run, 1125, 1150, "hall", %w[ada])
+    expect([long, slot(:run, 1125, 1151, "hall", %w[ada])].map { |each| named(lesson, each, **limits)[:run].first })
+      .to eq ["mel", nil]
+  end
+
   it "has nobody in two rooms at once" do
     early = [slot(:one, 1080, 1095, "hall", %w[ada]), slot(:two, 1080, 1095, "loft", %w[bo])]
     expect(named(*early, lesson)).to eq(one: %w[mel hall], two: [nil, "loft"])

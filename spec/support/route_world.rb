@@ -147,7 +147,9 @@ module RouteWorld
   # An archive that somebody of the team sent and nobody took in yet.
   def unpack
     file = { tempfile: File.open(App::Shared::ArchiveFile.path(pack), "rb") }
-    App::Files::Actions::LookAtArchive.new(members["director"].account, file).run.value
+    sent = App::Files::Actions::KeepArchive.new(members["director"].account, file).run.value
+    App::Jobs::MoveStudio.run(sent.id)
+    sent.reload
   end
 
   def sheet_code

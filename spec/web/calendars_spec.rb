@@ -127,6 +127,19 @@ RSpec.describe "calendars", :web do
     expect([last_response.status, last_response.body]).to match [422, include("This is no calendar file.")]
   end
 
+  it "ends what would repeat without an end, or has exceptions without number, and says so" do
+    sign_in director
+    never = "RRULE:FREQ=YEARLY;BYMONTH=2;BYMONTHDAY=30"
+    many = Array.new(30_000) { |i| "EXDATE:2027#{format('%04d', 101 + (i % 28))}T180000Z" }
+    [[[never], /repeats without an end/], [many, /one with 2,000 exceptions/]].each do |rules, words|
+      text = ["BEGIN:VCALENDAR", "BEGIN:VEVENT", "UID:1", "DTSTART:20270101T180000Z", *rules, "END:VEVENT",
+              "END:VCALENDAR"].join("\r\n")
+      file = Rack::Test::UploadedFile.new(StringIO.new(text), "text/calendar", original_filename: "odd.ics")
+      send_form "/people/#{ada.id}/calendar", { "file" => file }
+      expect([last_response.status, last_response.body]).to match [422, words]
+    end
+  end
+
   it "is made by a dancer on their own page, shown once, and taken back there" do
     mine = "/my/#{ada.person_links.issue(studio_id: studio.id).last}"
     send_form "#{mine}/calendar", {}

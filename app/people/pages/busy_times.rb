@@ -8,9 +8,6 @@ module App
         # Days ahead that are read.
         AHEAD = 366
 
-        Times = Formats::Calendar::BusyTimes::Read
-        private_constant :Times
-
         attr_reader :person
 
         # file: as a form sends it, {"tempfile"}.
@@ -54,12 +51,14 @@ module App
           @read ||= begin
             said = Shared::Confined.read("calendar", @file["tempfile"].path, zone: person.studio.time_zone,
                                                                              from: @today, to: @today + AHEAD)
-            Times.new(busy: said["busy"].map { |row| busy(*row) }, left_out: said["left_out"],
-                      fault: said["fault"]&.to_sym)
+            found(busy: said["busy"].map { |row| busy(*row) }, left_out: said["left_out"],
+                  fault: said["fault"]&.to_sym)
           rescue Shared::Confined::TooMuch
-            Times.new(busy: [], left_out: [], fault: :too_much)
+            found(busy: [], left_out: [], fault: :too_much)
           end
         end
+
+        def found(...) = Formats::Calendar::BusyTimes::Read.new(...)
 
         def busy(date, start, finish, summary)
           Formats::Calendar::BusyTimes::Busy.new(date: Date.iso8601(date), start:, finish:, summary:)

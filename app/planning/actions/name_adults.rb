@@ -24,16 +24,19 @@ module App
           others = @season.others.select { |slot| slot.rehearsal_id == rehearsal.id }
           Core::Planning::Supervision.new(
             slots.map { |slot| core(slot) },
-            others: others.map { |slot| core(slot) },
+            others: others.map { |slot| core(slot, looking: true) },
             adults: grown_up,
             minors:,
             more: teachers_of_piece,
-            there: there(rehearsal)
+            there: there(rehearsal),
+            on_end: @plan.studio.setting("max_continuous"),
+            rest: @plan.studio.setting("rest")
           )
         end
 
-        def core(slot)
-          called = slot.slot_people.reject { |each| each.role == "adult" }
+        # looking: whether those who look after minors there count with those who work; here they are named anew.
+        def core(slot, looking: false)
+          called = looking ? slot.slot_people.to_a : slot.slot_people.reject { |each| each.role == "adult" }
           Core::Planning::Supervision::Slot.new(
             key: slot.id,
             start: slot.start_minute,

@@ -19,8 +19,13 @@ module Core
       Named = Struct.new(:who, :room)
 
       # slots: all of a rehearsal, this plan's and `others` of other pieces; adults, minors: ids; more: ids of adults
-      # who can be called for it; there: a callable (who, from, to), whether somebody can be there at all.
-      def initialize(slots, adults:, minors:, others: [], more: [], there: ->(_who, _from, _to) { true })
+      # who can be called for it; there: a callable (who, from, to), whether somebody can be there at all; on_end:
+      # minutes
+      # somebody works at most until a gap of rest: minutes.
+      def initialize(slots, adults:, minors:, others: [], more: [], there: ->(_who, _from, _to) { true },
+                     on_end: 1440, rest: 0)
+        @on_end = on_end
+        @rest = rest
         @more = more & adults
         @slots = slots
         @others = others
@@ -62,7 +67,25 @@ module Core
       end
 
       def able(people, slot)
-        people.select { |who| idle?(who, slot) && @there.call(who, slot.start, slot.finish) }
+        people.select { |who| idle?(who, slot) && rested?(who, slot) && @there.call(who, slot.start, slot.finish) }
+      end
+
+      # Whether a slot more leaves somebody within what is worked on end.
+      def rested?(who, slot)
+        own = [*@slots, *@others].select { |other| other.people.include?(who) }
+        own += @looking.filter_map { |adult, other| other if adult == who }
+        mine = stretches([slot, *own]).find { |first, last| first <= slot.start && slot.finish <= last }
+        mine.last - mine.first <= @on_end
+      end
+
+      # [[first minute, last minute], …] of work without a rest between.
+      def stretches(slots)
+        times = slots.map { |each| [each.start, each.finish] }.sort
+        times.each_with_object([]) do |(start, finish), found|
+          next found << [start, finish] if found.empty? || start - found.last.last >= @rest
+
+          found.last[1] = [found.last[1], finish].max
+        end
       end
 
       def idle?(who, slot)
