@@ -22,7 +22,8 @@ require_relative "../formats/formats"
 require_relative "settings"
 
 # Formats with libraries of their own are read when they are used first: a start needs none of them.
-{ Calendar: "calendar", Xlsx: "xlsx", Print: "print", Midi: "midi", StudioArchive: "studio_archive" }.each do |name, file|
+LATER = { Calendar: "calendar", Xlsx: "xlsx", Print: "print", Midi: "midi", StudioArchive: "studio_archive" }.freeze
+LATER.each do |name, file|
   Formats.autoload(name, File.expand_path("../formats/#{file}", __dir__))
 end
 

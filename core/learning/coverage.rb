@@ -35,11 +35,14 @@ module Core
       private
 
       def hole(line, today)
-        return line.item.kind == :join ? :never_joined : :never_taught if line.untouched?
+        return line.item.kind == :join ? :never_joined : :never_taught if line.untouched? && !untaught?(line.item)
         return :not_for_long if rusty?(line.item, today)
 
         :never_run unless line.item.links.any? { |index| run?(line.item, index) }
       end
+
+      # Known material, and freestyle, is there without being taught.
+      def untaught?(item) = item.kind == :section && @items.section_of(item)&.untaught?
 
       def run?(item, index)
         @runs.any? { |run| run.cover?(index) && (item.kind != :join || run.cover?(index + 1)) }

@@ -29,6 +29,9 @@ module Core
       # Ids of those who dance a link (by index from 1).
       def in_link(index) = in_section(@links[index - 1].section)
 
+      # The Piece::Section of a section's item.
+      def section_of(item) = @links[item.links.first - 1]&.section
+
       # The item whose state a link's place shows: the difference for an altered link, else its section.
       def of_link(index) = links_at[index]
 

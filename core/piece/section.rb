@@ -35,6 +35,12 @@ module Core
       # Lines of eight, the currency of lengths: 6.5 for six eights and a 4.
       def eights = counts / 8.0
 
+      # The same of what is taught: known material is there already, and freestyle nobody teaches.
+      def new_eights = known ? 0.0 : rows.reject { |row| Movement::Freestyle.whole?(row.text) }.sum(&:counts) / 8.0
+
+      # Whether there is nothing in it to teach, though it has eights.
+      def untaught? = rows.any? && new_eights.zero?
+
       # Whether it is still being created with the dancers, or theirs to make.
       def made_here? = being_made || fidelity == "yours"
 

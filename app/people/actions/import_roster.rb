@@ -5,6 +5,9 @@ module App
     module Actions
       # Takes a roster in: all or nothing. People already there are matched by name and only join groups.
       class ImportRoster
+        # roster: as read; piece: into which they were cast, or nil; cast: how many of them came into it by this.
+        Taken = Struct.new(:roster, :piece, :cast)
+
         # by_hand: what somebody said the columns are (RosterText.by_hand).
         def initialize(studio, text, piece_id, by_hand = {})
           @by_hand = by_hand
@@ -13,16 +16,18 @@ module App
           @text = text
         end
 
-        # Value: the roster as read (Formats::Roster), every line of it accounted for. One at a time in a studio.
+        # Value: Taken, every line of its roster accounted for; where nobody is in it, the roster. One at a time in a
+        # studio.
         def run
           @studio.alone(:people) do
             roster = RosterText.read(@studio, @piece, @text, @by_hand)
             next Shared::Result.no({ text: I18n.t("roster.nobody") }, roster) if roster.people.empty?
 
             @known = @studio.people.index_by { |person| person.name.downcase }
+            @cast = 0
             roster.people.each { |row| take(row) }
             @piece&.touch
-            Shared::Result.ok(roster)
+            Shared::Result.ok(Taken.new(roster, @piece, @cast))
           end
         end
 
@@ -32,7 +37,7 @@ module App
           person = @known[row.name.downcase] || @studio.people.create!(name: row.name, adult: row.adult)
           return unless @piece
 
-          Records::Casting.find_or_create_by!(studio: @studio, piece: @piece, person:)
+          Records::Casting.find_or_create_by!(studio: @studio, piece: @piece, person:) { @cast += 1 }
           row.groups.each { |name| join(person, name, row.leader) }
         end
 

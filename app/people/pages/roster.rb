@@ -8,12 +8,15 @@ module App
         MOST_COLUMNS = 12
         attr_reader :text, :piece, :error
 
-        # What became of every line: "20 imported, 4 were there already, 2 lines left out."
-        def self.summary(roster)
+        # What became of every line: "20 imported, 4 were there already, 2 lines left out, 24 cast in Winter Piece."
+        # taken: Actions::ImportRoster's.
+        def self.summary(taken)
+          roster = taken.roster
           parts = [
-            I18n.t("roster.taken", count: roster.fresh.size),
+            (I18n.t("roster.taken", count: roster.fresh.size) if roster.fresh.any? || taken.piece.nil?),
             (I18n.t("roster.known", count: roster.known.size) if roster.known.any?),
-            (I18n.t("roster.left_out", count: roster.lines[:left_out]) if roster.faults.any?)
+            (I18n.t("roster.left_out", count: roster.lines[:left_out]) if roster.faults.any?),
+            (I18n.t("roster.cast", count: taken.cast, piece: taken.piece.title) if taken.piece)
           ]
           "#{parts.compact.join(', ')}."
         end

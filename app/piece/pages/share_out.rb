@@ -37,20 +37,22 @@ module App
 
         def loads
           @loads ||= begin
-            shares = Core::Planning::Load.new(work, estimate:).shares
+            shares = Core::Planning::Load.new(work, minutes: ->(section) { lesson(section).minutes }).shares
             most = shares.map(&:eights).max.to_f
             shares.map do |s|
               Load.new(
                 person: teacher(s.choreographer),
                 sections: s.sections,
                 eights: s.eights,
-                minutes: s.sections.sum { |section| lesson(section).minutes },
+                minutes: s.minutes,
                 share: most.zero? ? 0 : s.eights / most
               )
             end
           end
         end
 
+        # Before anybody is cast, minutes are those of a group nobody has said the size of.
+        def grows? = items.everybody.empty? && sections.any?
         def load_bar(load) = LoadBar.svg(load)
         def minutes(section) = lesson(section)
         def expected(section) = section.expected_counts && section.expected_counts != section.counts

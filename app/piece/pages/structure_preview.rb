@@ -73,7 +73,7 @@ module App
             counts: @order.total_counts,
             eights: Shared::Amount.of(@order.total_counts / 8.0),
             length: Formats::Times.length(@order.length_seconds),
-            fresh: Shared::Amount.of(structure.new_counts / 8.0)
+            fresh: Shared::Amount.of(Core::Planning::Load.new(@work).shares.sum(&:eights))
           )
         end
 
@@ -87,7 +87,8 @@ module App
               id: i,
               name: sketch.name,
               parts: parts(sketch.name),
-              rows: sketch.rows.map { |counts| Core::Piece::Row.new(counts:) }
+              known: saved(sketch.name)&.known || false,
+              rows: rows(sketch)
             )
           end
           links =
@@ -102,7 +103,14 @@ module App
           Core::Piece::Work.new(title: "", track: @saved.track, sections:, links:)
         end
 
-        def parts(name) = @saved.sections.find { |section| section.name.casecmp?(name) }&.parts || []
+        def saved(name) = @saved.sections.find { |section| section.name.casecmp?(name) }
+        def parts(name) = saved(name)&.parts || []
+
+        # Eights of the lengths that are typed, with what stands in them already.
+        def rows(sketch)
+          there = saved(sketch.name)&.rows.to_a
+          sketch.rows.each_with_index.map { |counts, i| Core::Piece::Row.new(counts:, text: there[i]&.text.to_s) }
+        end
 
         def changes(link, sections)
           Core::Piece::Changes.new(replace: link.changed.to_h { |n| [n, sections[link.section].rows[n - 1]] })

@@ -36,11 +36,12 @@ module Core
         @factors = factors
       end
 
-      # New material of a section, or only the share of it that is not yet there.
+      # New material of a section, or only the share of it that is not yet there. What is known, or freestyle, takes none.
       def learn(section, left: 1.0, bpm: BPM, people: nil)
+        return nothing(section) if section.untaught?
         return fixed(section.minutes * left) if section.minutes
 
-        teach(section, section.eights, left, bpm, people)
+        teach(section, section.new_eights, left, bpm, people)
       end
 
       # The eights that differ, plus one pass of both endings back to back (2 minutes).
@@ -99,18 +100,30 @@ module Core
 
       def teach(section, eights, left, bpm, people)
         per_eight = PRESETS.fetch(section.method, 5)
-        by = factors(section, bpm, people)
-        minutes = eights * per_eight * section.difficulty * by.values.reduce(:*) * left
+        by = { "difficulty" => section.difficulty, **counting(factors(section, bpm, people)) }
+        minutes = [eights * left * per_eight, *by.values].reduce(:*)
         lines = [
           Line.new(what: "new eights", amount: (eights * left).round(1), unit: "eights"),
           Line.new(what: section.method, amount: per_eight, unit: "min each"),
-          Line.new(what: "difficulty", amount: section.difficulty, unit: "×")
+          *by.map { |what, amount| Line.new(what:, amount:, unit: "×") }
         ]
-        lines +=
-          by
-            .reject { |_, amount| (amount - 1).abs < 0.01 }
-            .map { |what, amount| Line.new(what:, amount: amount.round(2), unit: "×") }
-        Breakdown.new(minutes: [round_up(minutes), @grid].max, lines:)
+        whole(minutes, lines)
+      end
+
+      # What counts is shown, as it counts: to a hundredth.
+      def counting(factors) = factors.transform_values { |amount| amount.round(2) }.reject { |_, amount| amount == 1 }
+
+      # In whole grid steps, with what that adds.
+      def whole(minutes, lines)
+        total = [round_up(minutes), @grid].max
+        added = (total - minutes).round(1)
+        lines = [*lines, Line.new(what: "up to whole #{@grid} minutes", amount: added, unit: "min")] if added.positive?
+        Breakdown.new(minutes: total, lines:)
+      end
+
+      def nothing(section)
+        what = section.known ? "known already" : "freestyle is not taught"
+        Breakdown.new(minutes: 0, lines: [Line.new(what:, amount: 0, unit: "min")])
       end
 
       # What else makes it longer or shorter.

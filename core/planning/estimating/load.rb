@@ -6,9 +6,10 @@ module Core
     class Load
       Share = Struct.new(:choreographer, :sections, :eights, :minutes, keyword_init: true)
 
-      def initialize(work, estimate: Estimate.new)
+      # minutes: a callable, a section => the minutes it takes; those of the estimate where none is given.
+      def initialize(work, estimate: Estimate.new, minutes: ->(section) { estimate.learn(section).minutes })
         @work = work
-        @estimate = estimate
+        @minutes = minutes
       end
 
       # One Share per choreographer in order of the piece; nil stands for "nobody yet". What several teach together is
@@ -26,8 +27,8 @@ module Core
         Share.new(
           choreographer:,
           sections:,
-          eights: taught(sections).sum { |section| part(section, section.eights + changed_eights(section)) },
-          minutes: taught(sections).sum { |section| part(section, @estimate.learn(section).minutes) }.round
+          eights: taught(sections).sum { |section| part(section, section.new_eights + changed_eights(section)) },
+          minutes: taught(sections).sum { |section| part(section, @minutes.call(section)) }.round
         )
       end
 

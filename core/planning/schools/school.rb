@@ -60,7 +60,7 @@ module Core
 
         def add_section(placed, share)
           item = @items.of_link(placed.index)
-          return known(placed, item) if placed.section.known
+          return known(placed, item) if placed.section.known || placed.section.untaught?
 
           left = left_of(placed.section, item) * share
           return if item.links.first != placed.index || done?(item)
@@ -75,7 +75,7 @@ module Core
             item:,
             minutes: minutes(placed, left),
             split: true,
-            eights: placed.section.eights * left,
+            eights: placed.section.new_eights * left,
             section: placed.section,
             links: [placed.index],
             after: same_teacher(placed.section),
