@@ -3,7 +3,7 @@
 module Records
   # Somebody who signs in. May belong to several studios.
   class Account < Base
-    EMAIL = /\A[^@\s,;]+@[^@\s,;]+\.[^@\s,;]+\z/
+    EMAIL = /\A[^@\s,;:<>()\[\]"\\]+@[^@\s,;:<>()\[\]"\\]+\.[^@\s,;:<>()\[\]"\\]+\z/
 
     has_secure_password
     has_many :memberships

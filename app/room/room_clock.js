@@ -151,18 +151,22 @@ window.RoomClock = {
     this.asked = !this.asked;
     this.draw();
   },
+  // Written only where it says something else: what is read aloud is not said again every second.
   drawOnce(now) {
-    this.once = "";
-    if (!this.line || this.line.state !== "running" || this.slot.items.length === 0) return;
+    const once = this.onceMore(now);
+    if (this.once !== once) this.once = once;
+  },
+  onceMore(now) {
+    if (!this.line || this.line.state !== "running" || this.slot.items.length === 0) return "";
     const used = (now - this.line.start) / Math.max(this.line.minutes, 1);
     const danced = this.view.passes[this.slot.id] || 0;
-    if (!this.asked && used < 0.8 && (danced === 0 || danced % this.wanted.loops !== 0)) return;
+    if (!this.asked && used < 0.8 && (danced === 0 || danced % this.wanted.loops !== 0)) return "";
     const { people, have } = this.havers();
     const minutes = this.passMinutes(people.length);
     const off = this.outcome(Math.max(now + minutes, this.line.start + this.line.minutes));
     const known = off && (Object.keys(off[2]).length > 0 ? this.falls(off[2]) : "nothing falls off");
     const after = known || "what falls off is not known before there is a network again";
-    this.once = `${have.length} of ${people.length} have it. One more pass: ${this.half(minutes)} min; ${after}.`;
+    return `${have.length} of ${people.length} have it. One more pass: ${this.half(minutes)} min; ${after}.`;
   },
   // Minutes of another pass, with its count-in and until everybody is back in place, up to the next half.
   passMinutes(people) {

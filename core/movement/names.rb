@@ -8,6 +8,9 @@ module Core
         def several? = names.size > 1
       end
 
+      # Steps whose names are moves of their own, read alike because they do the same to the feet: nothing.
+      FAMILIES = %w[arms head hip shoulder body reach bounce].freeze
+
       # lines: {section => [Line]}
       def initialize(lines, vocabulary: Vocabulary::DEFAULT)
         @lines = lines
@@ -16,16 +19,10 @@ module Core
 
       # Known steps with the names they go by and where: Use with names {name => [sections]}.
       def uses
-        said
-          .reject { |move, _| move.step.nil? }
-          .group_by { |move, _| move.step }
-          .map do |step, uses|
-            Use.new(
-              step:,
-              names: uses.group_by { |move, _| name(move) }.transform_values { |same| same.map(&:last).uniq }
-            )
-          end
-          .sort_by(&:step)
+        known = said.reject { |move, _| move.step.nil? }
+        known.group_by { |move, _| [move.step, (name(move) if FAMILIES.include?(move.step))] }
+          .map { |(step, _), uses| Use.new(step:, names: names(uses)) }
+          .sort_by { |use| [use.step, use.names.keys.first] }
       end
 
       # Words that are kept as written: {text => [sections]}.
@@ -39,6 +36,10 @@ module Core
       private
 
       def said = @said ||= @lines.flat_map { |section, lines| lines.flat_map(&:moves).map { |move| [move, section] } }
+
+      def names(uses)
+        uses.group_by { |move, _| name(move) }.transform_values { |same| same.map(&:last).uniq }
+      end
 
       # The words of a move that are its step's name, without sides and directions.
       def name(move)

@@ -8,6 +8,9 @@ module Core
       # Its section's name.
       def name = link.name
 
+      # The same, with which time it is where it is danced several times: "Comb, 2 of 3".
+      def said = occurrences > 1 ? "#{name}, #{occurrence} of #{occurrences}" : name
+
       # The Section it dances.
       def section = link.section
 

@@ -78,7 +78,7 @@ module Core
 
       def point(placed, row, index, offset, count_in)
         beat = placed.start_beat + (offset * placed.section.beats_per_count)
-        name = row.name == "" ? placed.name : row.name
+        name = row.name == "" ? placed.said : row.name
         Music::StartPoint.at(
           map,
           beat,

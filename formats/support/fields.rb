@@ -122,9 +122,12 @@ module Formats
 
     private
 
+    # Zero bytes no keyboard types and no database keeps: in a text, or in one of a list.
+    def zero?(value) = Array(value).any? { |each| each.is_a?(String) && each.include?("\0") }
+
     def id(item, where)
       found = item.is_a?(Hash) ? item["id"] : item
-      return found.to_s if found.is_a?(String) || found.is_a?(Integer)
+      return found.to_s if (found.is_a?(String) && !zero?(found)) || found.is_a?(Integer)
 
       fault(where, "must be an id, got #{Fields.shown(item)}")
       nil
@@ -134,7 +137,7 @@ module Formats
       @asked << name
       value = @data[name]
       return default if value.nil? && !default.equal?(MISSING)
-      return value if !value.nil? && yield(value)
+      return value if !value.nil? && !zero?(value) && yield(value)
       return if @void
 
       fault(at(name), "must be #{wanted}, got #{Fields.shown(value)}")

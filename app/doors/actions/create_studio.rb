@@ -48,7 +48,9 @@ module App
           }.compact
           errors.any? ? Shared::Result.no(errors) : Shared::Result.ok(create(studio, account))
         rescue ActiveRecord::RecordNotUnique
-          Shared::Result.no({ email: I18n.t("sign_in.taken") })
+          # Sent twice at the same moment: the other one made it.
+          made = made_already
+          made ? Shared::Result.ok(made) : Shared::Result.no({ email: I18n.t("sign_in.taken") })
         end
 
         def first_errors(account) = account.errors.to_hash.transform_values(&:first)

@@ -121,7 +121,7 @@ module App
           looked = File.open(path, "rb") { |file| store.look(file) }
           return false if looked.stop
 
-          name = File.basename(upload.name.tr("\\", "/")).delete("\0")[0, 120]
+          name = Shared::FileName.of(upload.name) || "file"
           store.stripped(path, looked.codec) do |copy|
             kept = store.upload(copy, :store, metadata: { "filename" => name })
             upload.update_columns(file_data: kept.data)

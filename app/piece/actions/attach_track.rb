@@ -26,7 +26,7 @@ module App
         private
 
         def no(key, **words) = Shared::Result.no({ track: I18n.t("music.#{key}", **words) })
-        def name = File.basename(@file["filename"].to_s.tr("\\", "/")).scrub("?")[0, 120].presence || "track"
+        def name = Shared::FileName.of(@file["filename"]) || "track"
 
         def keep(sound)
           kept = Shared::TrackFile.upload(sound, :store, metadata: { "filename" => name })

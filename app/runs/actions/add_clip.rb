@@ -59,7 +59,7 @@ module App
 
         def policy = @policy ||= ClipPolicy.new(@studio)
         def people = @people ||= @piece.castings.where(person_id: @params["people"].to_a).pluck(:person_id)
-        def name = File.basename(file["filename"].to_s.tr("\\", "/")).scrub("?")[0, 120].presence || "clip"
+        def name = Shared::FileName.of(file["filename"]) || "clip"
 
         def keep(copy, looked)
           kept = Shared::ClipFile.upload(copy, :store, metadata: { "filename" => name })

@@ -28,7 +28,7 @@ module Core
           choreographer:,
           sections:,
           eights: taught(sections).sum { |section| part(section, section.new_eights + changed_eights(section)) },
-          minutes: taught(sections).sum { |section| part(section, @minutes.call(section)) }.round
+          minutes: taught(sections).sum { |section| part(section, @minutes.call(section)) }
         )
       end
 
