@@ -57,5 +57,21 @@ module Formats
       def texts = []
       def draw(page) = page.turn
     end
+
+    # Words of any length, each under a line that says what they are about: [[about, words], …]. For hundreds of them,
+    # where a table would measure every cell three times.
+    Told = Struct.new(:rows) do
+      def texts = rows.flatten
+
+      def draw(page)
+        rows.each do |about, words|
+          page.room(30)
+          page.words(about, size: 8, style: :bold, colour: "444444")
+          page.words(words, size: 9.5, indent: 12)
+          page.gap(3)
+        end
+        page.gap(5)
+      end
+    end
   end
 end

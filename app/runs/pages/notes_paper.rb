@@ -38,12 +38,15 @@ module App
           ]
         end
 
+        # "☐  fix · Nurses · Smoke, eight 2"
+        def about_line(row)
+          "☐  #{[I18n.t("notes.kinds.#{row.kind}"), whom(row), place(row)].compact.join(' · ')}"
+        end
+
         def part(title, rows)
           return [] if rows.empty?
 
-          columns = [["tick", 4], ["kind", 12], ["for", 18], ["where", 28], ["note", 50]]
-          lines = rows.map { |row| ["☐", I18n.t("notes.kinds.#{row.kind}"), whom(row), place(row), row.text] }
-          [Print::Heading.new(title), Print::Table.new(columns: Shared::Paper.headed(*columns), rows: lines, bold: 4)]
+          [Print::Heading.new(title), Print::Told.new(rows.map { |row| [about_line(row), row.text] })]
         end
       end
     end
