@@ -21,11 +21,18 @@ module App
           wings = Wings.new(@studio, @director, @now, @monday).run
           market
           lanterns
+          confirm
           wings
         end
       end
 
       private
+
+      # How the evenings behind went was said by the assistant; the last one is still to be confirmed on its page.
+      def confirm
+        behind = @studio.rehearsals.where(date: ...@studio.today(@now)).order(:date)
+        behind.where.not(id: behind.last&.id).update_all(confirmed_at: @now, confirmed_by: World::ASSISTANT)
+      end
 
       def clear
         files

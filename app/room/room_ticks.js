@@ -19,11 +19,12 @@ window.RoomTicks = {
     const { items, rung, off, open } = this.ticking;
     this.many = this.slot.items.length > this.FEW;
     this.chips = this.slot.items.map(item => ({ key: item.key, name: item.name, on: items.includes(item.key) }));
-    this.rungChips = this.facts.rungs.slice(1).map((name, i) => ({ rung: i + 1, name, on: rung === i + 1 }));
+    this.nothing = this.slot.items.length === 0;
+    const rungs = this.nothing ? [] : this.facts.rungs;
+    this.rungChips = rungs.slice(1).map((name, i) => ({ rung: i + 1, name, on: rung === i + 1 }));
     const called = this.slot.people.map(id => this.person(id)).filter(Boolean);
     const people = [...called, ...this.view.people.filter(person => this.uncalled(person))];
     this.faces = people.map(person => this.faceOf(person, off, open));
-    this.nothing = this.slot.items.length === 0;
     this.nobodySaid = !this.nothing && !this.begun();
     this.tickWord = `Tick ${this.ticked().who.length}: ${this.facts.rungs[rung] || ""}`;
   },
