@@ -2,6 +2,7 @@
 
 require "rack/mock"
 require_relative "../spec/support/odd_texts"
+require_relative "costly"
 require_relative "spoilt"
 
 module Bench
@@ -33,6 +34,9 @@ module Bench
       spoilt = Spoilt.new(COUNT, @random)
       puts spoilt.run
       @trouble.concat(spoilt.trouble)
+      costly = Costly.new
+      puts costly.run
+      @trouble.concat(costly.trouble)
       puts @trouble.first(20)
       routes unless ENV["ROUTES"] == "no"
       exit @trouble.empty?

@@ -39,7 +39,7 @@ module Core
       def new_eights = known ? 0.0 : rows.reject { |row| Movement::Freestyle.whole?(row.text) }.sum(&:counts) / 8.0
 
       # Whether there is nothing in it to teach, though it has eights.
-      def untaught? = rows.any? && new_eights.zero?
+      def untaught? = known || (rows.any? && new_eights.zero?)
 
       # Whether it is still being created with the dancers, or theirs to make.
       def made_here? = being_made || fidelity == "yours"

@@ -83,7 +83,7 @@ RSpec.describe Core::Joins::Agreement do
     end
     expect(digests.uniq).to match [/\A3:\h{24}\z/]
     written = [["ab", "c"], ["a", "bc"], ["a", %w[b c]], ["ab(c"], %w[1:a b]]
-    expect(written.map { |edge| Core::Joins::Agreement.send(:plain, edge) }.uniq.size).to eq written.size
+    expect(written.map { |edge| described_class.send(:plain, edge) }.uniq.size).to eq written.size
   end
 end
 

@@ -5,27 +5,26 @@ module App
     module Actions
       # Undoes what was said under a key; what was said stays in the log beside it.
       class Undo < Entry
+        # What each kind of entry is undone by.
+        WAYS = {
+          "here" => :unsay, "newcomer" => :send_home, "step" => :take_back_step, "pass" => :take_back_pass,
+          "tick" => :take_back_ticks, "note" => :take_back_note, "answer" => :park_again, "run" => :take_back_run,
+          "run_step" => :undo_run_step, "trouble" => :take_back_trouble, "word" => :take_back_word
+        }.freeze
+        private_constant :WAYS
+
         def run
           return :note unless @sent.undoes && here?
 
+          way = WAYS[@sent.text("was")] or return :kind
           after_the_same
-          case @sent.text("was")
-          when "here" then unsay
-          when "step" then undo(Records::EveningStep, :slot_id, :kind, :minute)
-          when "pass" then take_back_pass
-          when "tick" then take_back_ticks
-          when "note" then take_back_note
-          when "answer" then park_again
-          when "run" then undo(Records::Run, *Records::Run::SAID)
-          when "run_step" then undo_run_step
-          when "trouble" then take_back_trouble
-          when "word" then take_back_word
-          when "newcomer" then send_home
-          else :kind
-          end
+          send(way)
         end
 
         private
+
+        def take_back_step = undo(Records::EveningStep, :slot_id, :kind, :minute)
+        def take_back_run = undo(Records::Run, *Records::Run::SAID)
 
         # Whether what it undoes was said of this rehearsal, as far as its row says of which.
         def here?

@@ -36,7 +36,8 @@ module Core
         @factors = factors
       end
 
-      # New material of a section, or only the share of it that is not yet there. What is known, or freestyle, takes none.
+      # New material of a section, or only the share of it that is not yet there. What is known, or freestyle, takes
+      # none.
       def learn(section, left: 1.0, bpm: BPM, people: nil)
         return nothing(section) if section.untaught?
         return fixed(section.minutes * left) if section.minutes

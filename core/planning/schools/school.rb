@@ -60,7 +60,7 @@ module Core
 
         def add_section(placed, share)
           item = @items.of_link(placed.index)
-          return known(placed, item) if placed.section.known || placed.section.untaught?
+          return known(placed, item) if placed.section.untaught?
 
           left = left_of(placed.section, item) * share
           return if item.links.first != placed.index || done?(item)
