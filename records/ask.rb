@@ -32,13 +32,15 @@ module Records
         LEFT JOIN (#{SERVED}) turns USING (whose)) places
       WHERE id = $1
     SQL
-    private_constant :SERVED, :TAKE, :PLACE
+    # The lock under which turns are taken.
+    ONE_AT_A_TIME = Zlib.crc32("asks take turns")
+    private_constant :SERVED, :TAKE, :PLACE, :ONE_AT_A_TIME
 
     # What a job of the queue is to do: what it had begun when its worker went away, or whatever's turn it is; nil where
     # nothing waits. One at a time, so that two workers do not both take the same studio's.
     def self.take(job_id)
       transaction do
-        connection.execute("SELECT pg_advisory_xact_lock(#{Zlib.crc32('asks take turns')})")
+        done_with("SELECT pg_advisory_xact_lock($1::bigint)::text", "turns", [ONE_AT_A_TIME])
         under_way.find_by(job_id:) || find_by(id: done_with(TAKE, "take turns", [job_id]).flatten.first)
       end
     end

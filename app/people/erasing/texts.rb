@@ -13,14 +13,15 @@ module App
           @type = connection.columns(table).find { |each| each.name == column }
         end
 
-        # Each different value in which one of the runs of letters stands: the value, its texts, and how many rows
-        # have it.
+        # Each different value in which one of the runs of letters stands: the value, its texts, and how many rows have
+        # it.
         def each(runs)
-          near = runs.include?("") ? "TRUE" : runs.map { |run| "#{name}::text ILIKE '%#{run}%'" }.join(" OR ")
-          found = connection.select_rows(<<~SQL)
-            SELECT #{name}::text, count(*) FROM #{quoted} WHERE #{own} AND #{name} IS NOT NULL AND (#{near}) GROUP BY 1
-          SQL
-          found.each { |value, count| yield value, strings(parsed(value)), count }
+          sql = "SELECT #{name}::text, count(*) FROM #{quoted} " \
+                "WHERE studio_id = $1 AND #{name}::text ILIKE ANY ($2::text[]) GROUP BY 1"
+          near = "{#{runs.map { |run| "%#{run}%" }.join(',')}}"
+          Records::Base.rows_of(sql, "names", [@studio.id, near]).each do |value, count|
+            yield value, strings(parsed(value)), count
+          end
         end
 
         # Writes a value anew, each of its texts as the block says. Answers the numbers of its rows.
@@ -29,10 +30,9 @@ module App
           after = mapped(before, &)
           return [] if after == before
 
-          connection.select_values(<<~SQL)
-            UPDATE #{quoted} SET #{name} = #{literal(after)}
-            WHERE #{own} AND #{name}::text = #{connection.quote(value)} RETURNING id
-          SQL
+          sql = "UPDATE #{quoted} SET #{name} = #{typed} WHERE studio_id = $1 AND #{name}::text = $2 RETURNING id"
+          given = data? || @type.array ? after.to_json : after
+          Records::Base.done_with(sql, "names", [@studio.id, value, given]).flatten
         end
 
         private
@@ -40,20 +40,20 @@ module App
         def connection = Records::Base.connection
         def quoted = connection.quote_table_name(@table)
         def name = connection.quote_column_name(@column)
-        def own = "studio_id = #{@studio.id.to_i}"
         def list = connection.lookup_cast_type_from_column(@type)
         def data? = %w[jsonb json].include?(@type.sql_type)
+
+        # How the third value given becomes one of the column.
+        def typed
+          return "ARRAY(SELECT jsonb_array_elements_text($3::jsonb))" if @type.array
+
+          data? ? "$3::#{@type.sql_type}" : "$3"
+        end
 
         def parsed(value)
           return JSON.parse(value) if data?
 
           @type.array ? list.deserialize(value) : value
-        end
-
-        def literal(value)
-          return "#{connection.quote(JSON.generate(value))}::#{@type.sql_type}" if data?
-
-          connection.quote(@type.array ? list.serialize(value) : value)
         end
 
         def strings(value)
