@@ -70,6 +70,17 @@ RSpec.describe "what the room says", :committed, :web do
     expect(kept).to eq before
   end
 
+  it "comes to one of each, whichever order two devices send the same in" do
+    each_case(3) do |random|
+      said = every_kind.first(6).map { |each| each.merge("client" => "#{random.rand(16**8).to_s(16).rjust(8, '0')}#{each['client'][4..]}") }
+      answers = Queue.new
+      orders = Array.new(2) { said.shuffle(random:) }
+      together(*orders.map { |order| ->(_) { order.each { |each| answers << [each["client"], take(each).first] } } })
+      stored = Array.new(answers.size) { answers.pop }.select { |_, status| status == :stored }.map(&:first)
+      expect(stored).to match_array(said.map { |each| each["client"] })
+    end
+  end
+
   it "is undone, every kind, by two that send it at once, and then is as if it had not been said" do
     take(*every_kind)
     undo_with = { "answer" => { note: "note".rjust(12, "0") }, "word" => { trouble: "trouble".rjust(12, "0") } }
