@@ -109,7 +109,7 @@ module App
           redirect "/people"
         end
         app.allow :director, post: "/people/:id/names", takes: Shapes::ERASING do
-          person = find(studio.people.where.not(erased_at: nil))
+          person = find(studio.people)
           result = Actions::SettleNames.new(person, seen: params["seen"].to_s, take: params["take"].to_a).run
           next page("people/kept", Pages::Kept.new(person, result.errors), status: 422) unless result.ok?
 

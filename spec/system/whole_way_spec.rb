@@ -28,7 +28,7 @@ RSpec.describe "the whole way", :browser do
     expect(page).to have_text("Floood has not come before. Did you mean Flood?")
     expect(page).to have_text("Odalys is new here and will be added as a choreographer.")
     lines.send_keys(*Array.new(12, :backspace), "Flood again, with changes in 8")
-    expect(page).to have_text("4 links from 2 sections · 232 counts (29 eights) · 1:56 · 14½ eights to teach")
+    expect(page).to have_text("4 links from 2 sections · 232 counts (29 eights) · 1:56 · 15½ eights to teach")
     expect(page).to have_text("The music goes on for 0:14.0 after the last count.")
     click_button "Create the piece"
   end
@@ -43,7 +43,7 @@ RSpec.describe "the whole way", :browser do
       "Line 6: Ada Reed stands here a second time"
     )
     click_button "Import 3 dancers"
-    expect(page).to have_text("3 dancers imported, 2 lines left out.")
+    expect(page).to have_text("3 dancers imported, 2 lines left out, 3 cast in Tidewater.")
   end
 
   def add_rehearsals

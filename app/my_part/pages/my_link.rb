@@ -10,7 +10,7 @@ module App
         Line = Struct.new(:number, :text, :cue, :taught, keyword_init: true)
 
         # In the order in which they are loaded.
-        SCRIPTS = %w[room_queue room_caller my_player].freeze
+        SCRIPTS = %w[keeping room_queue room_caller my_player].freeze
 
         attr_reader :person, :token, :piece
 

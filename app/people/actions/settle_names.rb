@@ -14,6 +14,8 @@ module App
         end
 
         def run
+          return Shared::Result.no({ base: I18n.t("kept.look_again") }) unless @person.erased_at
+
           places = Erasing::Places.new(@studio, @person)
           return Shared::Result.no({ base: I18n.t("kept.look_again") }) if @seen != places.digest
 
