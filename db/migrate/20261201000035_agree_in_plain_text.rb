@@ -36,7 +36,9 @@ class AgreeInPlainText < ActiveRecord::Migration[7.2]
   # The digests as they were made before, by a process of either kind.
   def before(side)
     edge = Core::Joins::Agreement.edge(side)
-    [Encoding::UTF_8, Encoding::US_ASCII].map { |encoding| "2:#{Digest::SHA256.hexdigest(shown(edge, encoding))[0, 24]}" }
+    [Encoding::UTF_8, Encoding::US_ASCII].map do |encoding|
+      "2:#{Digest::SHA256.hexdigest(shown(edge, encoding))[0, 24]}"
+    end
   end
 
   # As `inspect` writes it where the process takes texts for this encoding.

@@ -155,9 +155,15 @@ module Formats
       end
 
       def times(event, starts, name)
-        length = (event.dtend ? time(event.dtend) - time(event.dtstart) : 0).clamp(0, 31 * 86_400)
+        length = (event.dtend ? wall(time(event.dtend)) - wall(time(event.dtstart)) : 0).clamp(0, 31 * 86_400)
         starts.flat_map { |start| by_day(@zone.utc_to_local(start.getutc), length, name) }
           .select { |busy| @days.cover?(busy.date) }
+      end
+
+      # What the reader's clock shows, also where it is put back meanwhile.
+      def wall(at)
+        local = @zone.utc_to_local(at.getutc)
+        Time.utc(local.year, local.month, local.day, local.hour, local.min)
       end
 
       # Over midnight it is two days'.

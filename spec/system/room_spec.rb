@@ -323,8 +323,9 @@ RSpec.describe "in the room", :browser do
     page.evaluate_async_script(<<~JS)
       const done = arguments[0];
       const names = Object.keys(localStorage).filter(name => name.startsWith("room-facts-")).length;
-      const said = JSON.parse(localStorage.getItem("room-said") || "[]").filter(each => each.state === "waiting").length;
-      caches.keys().then(all => done([names, all.filter(name => name.startsWith("room-")).length > 0, said]));
+      const said = JSON.parse(localStorage.getItem("room-said") || "[]");
+      const waiting = said.filter(each => each.state === "waiting").length;
+      caches.keys().then(all => done([names, all.some(name => name.startsWith("room-")), waiting]));
     JS
   end
 

@@ -64,7 +64,8 @@ RSpec.describe "the past", :web do
     ends = studio.zone.local_to_utc(rehearsal.date.to_time(:utc) + (rehearsal.end_minute * 60))
     slots = lambda do |time|
       season = App::Reading::SeasonSnapshots.of(studio, studio.local(time))
-      App::Reading::SlotsAhead.of(piece, snapshot.items, season, studio.local(time)).map { |slot| [slot.day, slot.minute] }
+      ahead = App::Reading::SlotsAhead.of(piece, snapshot.items, season, studio.local(time))
+      ahead.map { |slot| [slot.day, slot.minute] }
     end
     first = slots.call(ends - 7200).find { |day, _| day == rehearsal.date }
     expect(slots.call(ends).first.first).to be > rehearsal.date

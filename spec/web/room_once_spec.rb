@@ -72,7 +72,8 @@ RSpec.describe "what the room says", :committed, :web do
 
   it "comes to one of each, whichever order two devices send the same in" do
     each_case(3) do |random|
-      said = every_kind.first(6).map { |each| each.merge("client" => "#{random.rand(16**8).to_s(16).rjust(8, '0')}#{each['client'][4..]}") }
+      round = random.rand(16**8).to_s(16).rjust(8, "0")
+      said = every_kind.first(6).map { |each| each.merge("client" => "#{round}#{each['client'][4..]}") }
       answers = Queue.new
       orders = Array.new(2) { said.shuffle(random:) }
       together(*orders.map { |order| ->(_) { order.each { |each| answers << [each["client"], take(each).first] } } })
