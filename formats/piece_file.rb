@@ -34,6 +34,15 @@ module Formats
     # Text => [Content, notes]. Raises FaultyFile.
     def self.parse(text) = Reader.new(JsonText.parse(text, format: Piece::NAME)).read
 
+    # What a piece is set to, as a file or an archive has it => {name => plain value} of what it may be. Raises
+    # FaultyFile.
+    def self.settings(given)
+      report = Fields.report
+      read = Settings.new(Fields.new(given, "settings", report)).read
+      report.finish
+      read
+    end
+
     # Content => JSON text, the same for the same content.
     def self.render(content) = "#{JSON.pretty_generate(Writer.new(content).to_h)}\n"
   end

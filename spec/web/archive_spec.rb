@@ -195,6 +195,12 @@ RSpec.describe "a studio's archive", :web do
       end
     end
 
+    it "is refused at a setting of a piece that no form would take" do
+      bytes = with_table(pack, "pieces") { |all| all.each { |row| row["settings"] = { "ready_days" => "soon" } } }
+      failed = unpack(bytes)
+      expect([failed.state, failed.report["faults"]]).to match ["failed", [/settings.ready_days/]]
+    end
+
     it "is ended where it unpacks to much more than it is, by what is counted and not by what it says" do
       zeros = with_parts(pack, "tables/notes.json" => "[#{' ' * 70_000_000}]")
       expect(zeros.bytesize).to be < 1_000_000

@@ -69,6 +69,7 @@ module App
                     defaults: defaults(table) }
           kinds = kinds(table)
           given.each { |row| kinds.look(row) }
+          given.each { |row| row["settings"] = Formats::PieceFile.settings(row["settings"] || {}) } if table == "pieces"
           made = given.filter_map { |row| @renumbered.row(table, row, **known) }
           @dropped[table] += given.size - made.size if made.size < given.size
           # An agreement is never changed once it is there: it waits until its piece can be read.
