@@ -46,11 +46,15 @@ module App
             time_zone: studio.errors[:time_zone].first,
             **first_errors(account)
           }.compact
-          errors.any? ? Shared::Result.no(errors) : Shared::Result.ok(create(studio, account))
+          errors.any? ? twin_or(errors) : Shared::Result.ok(create(studio, account))
         rescue ActiveRecord::RecordNotUnique
-          # Sent twice at the same moment: the other one made it.
+          twin_or({ email: I18n.t("sign_in.taken") })
+        end
+
+        # Sent twice at the same moment, the other one may have made it since this one looked.
+        def twin_or(errors)
           made = made_already
-          made ? Shared::Result.ok(made) : Shared::Result.no({ email: I18n.t("sign_in.taken") })
+          made ? Shared::Result.ok(made) : Shared::Result.no(errors)
         end
 
         def first_errors(account) = account.errors.to_hash.transform_values(&:first)
