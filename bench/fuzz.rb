@@ -49,8 +49,8 @@ module Bench
       account = Records::Account.create!(name: "F", email: "fuzz@fuzz.example", password: "fuzz this as well")
       @director = @studio.memberships.create!(role: "director", account:)
       lines = Array.new(SECTIONS) { |i| "Part #{i + 1}, #{EIGHTS} eights, Teacher #{i % 4}" }
-      @piece =
-        App::Piece::Actions::Create.new(@director, { "title" => "Fuzz", "structure" => lines.join("\n") }).run
+      form = { "title" => "Fuzz", "structure" => lines.join("\n"), "teach" => Array.new(4) { |i| "Teacher #{i}" } }
+      @piece = App::Piece::Actions::Create.new(@director, form).run
       people = Array.new(6) { |i| "Dancer #{i + 1},Group #{i % 2}" }.join("\n")
       App::People::Actions::ImportRoster.new(@studio, people, @piece.id.to_s).run
       @token = Records::SignIn.begin(account, device: "computer", now: Time.now.utc).last

@@ -104,7 +104,9 @@ module Bench
         Array.new(60) do |i|
           i < 30 ? "Part #{i + 1}, 6 eights, Teacher #{i % 8}" : "Part #{i - 29} again#{', other side' if i.even?}"
         end
-      piece = App::Piece::Actions::Create.new(director, { "title" => "Large", "structure" => lines.join("\n") }).run
+      teach = Array.new(8) { |i| "Teacher #{i}" }
+      form = { "title" => "Large", "structure" => lines.join("\n"), "teach" => teach }
+      piece = App::Piece::Actions::Create.new(director, form).run
       App::People::Actions::ImportRoster.new(
         studio,
         Array.new(400) { |i| "Dancer #{i + 1},Group #{(i % 12) + 1}" }.join("\n"),

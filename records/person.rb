@@ -32,6 +32,24 @@ module Records
     # A word as it is compared: however it is written.
     def self.plain_word(typed) = typed.to_s.gsub(/\s+/, " ").strip.downcase
 
+    # Whether any row of any table names them.
+    def anything_hangs?
+      Person.references.any? do |table, column|
+        name = Base.connection.quote_table_name(table)
+        Base.rows_of("SELECT 1 FROM #{name} WHERE #{Base.connection.quote_column_name(column)} = $1 LIMIT 1",
+                     "hangs", [id]).any?
+      end
+    end
+
+    # [[table, column], …] of what names people.
+    def self.references
+      @references ||= Base.connection.tables.flat_map do |table|
+        Base.connection.foreign_keys(table).select { |key| key.to_table == "people" }.map do |key|
+          [table, Array(key.column).reject { |column| column == "studio_id" }.last]
+        end
+      end
+    end
+
     def word?(plain) = BCrypt::Password.new(family_word) == plain
     def first_name = name.split.first
     # Under which names things were said of them: what erasing goes by.

@@ -21,6 +21,8 @@ module Records
       "checked_for" => Core::Piece::Checking::CHOICES.map(&:to_s),
       "steady_words" => false,
       "waiting_lines" => [],
+      "remark_lines" => [],
+      "steps_written" => true,
       "count_in" => Core::Music::StartPoint::COUNT_IN,
       "opening" => {},
       "ending" => {}

@@ -8,9 +8,10 @@ module App
 
       module_function
 
-      # {state => "1" or nil, "steady" => "1" or nil}; sent: the parameters, or nil.
+      # {state, "steady", "unwritten" => "1" or nil}; sent: the parameters, or nil.
       def of(piece, sent = nil)
         now = STATES.to_h { |state| [state, piece.setting("checked_for").include?(state) ? "1" : nil] }
+        now["unwritten"] = piece.setting("steps_written") ? nil : "1"
         now["steady"] = piece.setting("steady_words") ? "1" : nil
         given = sent && now.keys.to_h { |name| [name, sent[name] == "1" ? "1" : nil] }
         Shared::OpenForm.new(now, sent: given && { **given, "was" => sent["was"] })
@@ -20,7 +21,8 @@ module App
 
       def conflicts(form)
         form.conflicts.map do |each|
-          label = each.name == "steady" ? I18n.t("joins.checking.steady") : I18n.t("joins.states.#{each.name}")
+          own = %w[steady unwritten].include?(each.name)
+          label = I18n.t(own ? "joins.checking.#{each.name}" : "joins.states.#{each.name}")
           [label, *[each.mine, each.theirs].map { |value| said(value) }]
         end
       end

@@ -8,7 +8,7 @@ module App
       AGREEMENT = { words: :text, withdraw: :text, seen: :text }.freeze
       ANSWER = { question: :text, answer: :text, back: :text, lock_version: :whole }.freeze
       CHECKING = {
-        was: :text, steady: :text, **Core::Piece::Checking::CHOICES.to_h { |state| [state, :text] }
+        was: :text, steady: :text, unwritten: :text, **Core::Piece::Checking::CHOICES.to_h { |state| [state, :text] }
       }.freeze
       FACTS = { owner: :text, note: :text, was: :text }.freeze
       ENDS = {

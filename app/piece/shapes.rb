@@ -10,6 +10,7 @@ module App
         length: :text,
         bpm: :text,
         structure: :text,
+        teach: :texts,
         piece: :text,
         lock_version: :whole,
         sequence: :text

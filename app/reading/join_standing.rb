@@ -10,7 +10,9 @@ module App
       def initialize(held, snapshot)
         @snapshot = snapshot
         @item = snapshot.items.of_join(held.join.index)
-        @standing = Core::Joins::Standing.new(held, agreed: agreed_edges(held.join), share:)
+        @standing = Core::Joins::Standing.new(
+          held, agreed: agreed_edges(held.join), share:, steps: snapshot.work.checking.steps
+        )
       end
 
       def join = held.join

@@ -74,7 +74,8 @@ module App
       end
 
       def facts(row)
-        { "letter" => row.letter, "note" => row.note, "bring" => row.bring,
+        { "letter" => row.letter, "note" => row.note, "bring" => row.bring, "said_length" => row.said_length,
+          "said_teachers" => row.said_teachers,
           "called_by" => (row.called_by unless row.called_by == "counts"), "learned_way" => row.learned_way,
           "learned_runs" => row.learned_runs, "layered_ladder" => row.layered_ladder || nil }.compact_blank
       end

@@ -4,35 +4,46 @@ module App
   module Reading
     # The lines of a structure as somebody types them, read with what the studio and the piece know already.
     module TypedStructure
-      # What keeps lines from being saved: they do not say which sections and links there are, or would drop steps.
-      BLOCKING = %i[
-        long_teacher
-        too_many_lines
-        other_length
-        no_such_eight
-        odd_length
-        written_eights
-      ].freeze
+      # What keeps lines from being saved: they would drop steps that are written, or are more than a piece can have.
+      BLOCKING = %i[too_many_lines no_such_eight odd_length written_eights].freeze
 
       module_function
 
-      def read(studio, text, piece: nil)
-        lengths = piece ? Records::Mapping::Works.load(piece).sections.to_h { |s| [s.name, s.rows.map(&:counts)] } : {}
+      def read(studio, text, piece: nil, bpm: nil)
+        work = piece && Records::Mapping::Works.load(piece)
+        lengths = work ? work.sections.to_h { |section| [section.name, section.rows.map(&:counts)] } : {}
         teachers = studio.people.choreographers.pluck(:name)
-        structure = Core::Piece::StructureReader.new(text, teachers:, lengths:).structure
+        bpm ||= work.track.tempo.first.last if work
+        structure = Core::Piece::StructureReader.new(text, teachers:, lengths:, bpm:).structure
         structure.findings.concat(written_eights(piece, structure)) if piece
         structure
       end
 
+      # The lines of a piece as they are, with those that wait and the remarks where they stood.
+      def text(piece, work, names)
+        said = piece.sections.to_h { |section| [section.id, [section.said_length, section.said_teachers]] }
+        lines = Core::Piece::StructureWriter.new(work, teachers: names, said:).text
+        with_lines(lines, piece.setting("waiting_lines") + piece.setting("remark_lines"))
+      end
+
       # A text with lines put back in where they stood: [{"line" => 3, "text" => "…"}, …].
-      def with_waiting(text, waiting)
-        waiting.sort_by { |each| each["line"] }.reduce(text.lines.map(&:chomp)) do |lines, each|
+      def with_lines(text, kept)
+        kept.sort_by { |each| each["line"] }.reduce(text.lines.map(&:chomp)) do |lines, each|
           lines.dup.insert([each["line"] - 1, lines.size].min, each["text"])
         end.join("\n")
       end
 
-      # What of a structure waits for an answer, as it is kept.
-      def waiting(structure) = structure.waiting.map { |line, text| { "line" => line, "text" => text } }
+      # {setting => [{"line", "text"}]} of what stands between the links: lines that wait for an answer, and remarks.
+      # Each is kept with its place in the text as it will be written, a line a link.
+      def between(structure)
+        links = structure.links.map(&:line)
+        kept = { "waiting_lines" => structure.waiting, "remark_lines" => structure.remarks }
+        all = kept.flat_map { |setting, lines| lines.map { |number, text| [number, text, setting] } }.sort_by(&:first)
+        placed = all.each_with_index.map do |(number, text, setting), i|
+          [setting, { "line" => links.count { |line| line < number } + i + 1, "text" => text[0, 400] }]
+        end
+        kept.keys.to_h { |setting| [setting, placed.select { |name, _| name == setting }.map(&:last)] }
+      end
 
       def blocking(structure) = structure.findings.select { |finding| blocking?(finding) }
       def blocking?(finding) = BLOCKING.include?(finding.kind)
@@ -48,7 +59,8 @@ module App
             line: sketch.line,
             kind: :written_eights,
             subject: sketch.name,
-            hint: last.position
+            hint: last.position,
+            ways: []
           )
         end
       end

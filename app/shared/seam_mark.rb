@@ -32,6 +32,10 @@ module App
 
       def clash = Drawing.tag(:path, d: "M20 1l-6 6 8 4-8 4 6 6", class: "seam-crack")
       def apart = rings(8, 28)
+      def joined = rings(13, 23)
+
+      # Nothing to compare yet: both rings only sketched.
+      def not_written = rings(8, 28)
 
       def rings(left, right)
         [left, right].map { |cx| Drawing.tag(:circle, cx:, cy: 12, r: 7, class: "seam-ring") }.join

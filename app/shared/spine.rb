@@ -65,16 +65,24 @@ module App
       # What sets a repeat apart, in a word or two; empty for the first time.
       def echo(link)
         case link.echo
-        when :altered then I18n.t("echo.altered", eights: link.link.changes.touched.join("·"))
+        when :altered then only(link) || I18n.t("echo.altered", eights: link.link.changes.touched.join("·"))
         when :first then ""
         else I18n.t("echo.#{link.echo}")
         end
       end
 
+      # "only eights 5–8", where a stretch of it alone is danced.
+      def only(link)
+        link.link.only && I18n.t("echo.only", eights: link.link.only.uniq.join("–"))
+      end
+
+      # "Drift is written as far as eight 3", or nil.
+      def unwritten(link) = link.section.known ? nil : Written.line(link.section, @page.work)
+
       def label(link)
         counts = I18n.t("spine.counts", from: link.start_count, to: link.end_count)
         bits = ["#{link.index}. #{link.name}", echo(link), counts].reject(&:empty?)
-        [*bits, I18n.t("spine.have", percent: (learned(link) * 100).round)].join(", ")
+        [*bits, I18n.t("spine.have", percent: (learned(link) * 100).round), unwritten(link)].compact.join(", ")
       end
 
       private

@@ -115,7 +115,8 @@ module App
 
       def name(link)
         place = place(link)
-        Drawing.text(fit(link, place.width - 26), x: place.middle, y: TOP + 25.5, text_anchor: "middle", class: "name")
+        classes = @spine.unwritten(link) ? "name unwritten" : "name"
+        Drawing.text(fit(link, place.width - 26), x: place.middle, y: TOP + 25.5, text_anchor: "middle", class: classes)
       end
 
       def fit(link, room)

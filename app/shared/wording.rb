@@ -58,9 +58,15 @@ module App
 
       def line_fault(fault) = I18n.t("steps.line_faults.#{fault.kind}", text: fault.text)
 
+      # What a button says that answers a line of a list.
+      def way(way)
+        return way.label.lines.map(&:chomp).join(" · ") if way.kind == :typed
+
+        I18n.t("structure.ways.#{way.kind}", name: way.label, count: way.label.to_i)
+      end
+
       def structure(finding)
-        key =
-          finding.hint && %i[new_teacher unknown_repeat].include?(finding.kind) ? "#{finding.kind}_hint" : finding.kind
+        key = finding.hint && finding.kind == :unknown_repeat ? "unknown_repeat_hint" : finding.kind
         I18n.t("findings.structure.#{key}", line: finding.line, subject: finding.subject, hint: finding.hint)
       end
     end

@@ -16,20 +16,25 @@ module Core
         Rules::Wheels,
         Rules::Repeat
       ].freeze
+      # What can only be compared where both sides say something of the body.
+      OF_THE_BODY = { Rules::Weight => :weight, Rules::Facing => :facing, Rules::Level => :level }.freeze
+      # What is seen without any steps.
+      WITHOUT_STEPS = [Rules::Groups, Rules::Tempo].freeze
       MOST_QUESTIONS = 2
       MOST_MENDS = 4
 
-      # rules: so that an opening or an ending can be held against some of them.
-      def initialize(seam, vocabulary: Movement::Vocabulary::DEFAULT, rules: RULES)
+      # rules: so that an opening or an ending can be held against some of them; steps: whether the piece's are written.
+      def initialize(seam, vocabulary: Movement::Vocabulary::DEFAULT, rules: RULES, steps: true)
         @seam = seam
         @vocabulary = vocabulary
         @rules = rules
+        @steps = steps
       end
 
       # [Finding], one a state that applies, at most two of them questions.
       def findings
         @findings ||= begin
-          found = @rules.filter_map { |rule| mended(rule) }
+          found = @steps && @seam.written? ? written : unwritten
           dropped = found.select(&:question?).drop(MOST_QUESTIONS)
           found - dropped
         end
@@ -39,6 +44,18 @@ module Core
       def verdict = Finding.worst(findings)
 
       private
+
+      def written = @rules.filter_map { |rule| mended(rule) }
+
+      # Nothing is compared with nothing: neither that it fits, nor a question.
+      def unwritten
+        bodies = [@seam.leaving.body, @seam.entering.body]
+        of_the_body = OF_THE_BODY.slice(*@rules).values.map do |state|
+          left, right = bodies.map { |body| body.public_send(state) }
+          Finding.new(state:, verdict: :not_written, leaving: left, entering: right, counts: @seam.counts)
+        end
+        of_the_body + (WITHOUT_STEPS & @rules).filter_map { |rule| mended(rule) }.reject(&:question?)
+      end
 
       def mended(rule)
         asked = rule.new(@seam, vocabulary: @vocabulary)

@@ -12,7 +12,7 @@ module Core
         def verdict = Finding.worst(findings)
 
         # [Finding] that do not simply fit.
-        def open = findings.reject(&:fits?)
+        def open = findings.reject(&:quiet?)
 
         # Whether it comes to what others find.
         def same?(others)

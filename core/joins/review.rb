@@ -7,11 +7,11 @@ module Core
     class Review
       # groups: [GroupStandings::Standing] of those who do not dance there what is taught.
       Held = Struct.new(:join, :seam, :findings, :groups, keyword_init: true) do
-        # The worst of its findings, for everybody who dances it: :fits, :caution, :question or :clash.
+        # The worst of its findings, for everybody who dances it, by Finding::VERDICTS.
         def verdict = Finding.worst([*findings, *groups.to_a.flat_map(&:findings)])
 
-        # [Finding] that do not simply fit.
-        def open = findings.reject(&:fits?)
+        # [Finding] that somebody has to look at.
+        def open = findings.reject(&:quiet?)
       end
 
       # metres: {index of the leaving link => longest way between its spots and the next link's}.
@@ -40,7 +40,7 @@ module Core
 
       def examine(join, bpm, metres)
         seam = Seam.of(join, @danced, bpm:, metres:, others: others(join))
-        found = Examination.new(seam, vocabulary: @vocabulary, rules:).findings
+        found = Examination.new(seam, vocabulary: @vocabulary, rules:, steps: @work.checking.steps).findings
         [seam, join.loop? ? tried_whole(found, join) : found]
       end
 

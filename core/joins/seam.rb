@@ -24,6 +24,9 @@ module Core
       # Counts after the last leaving move and before the first entering one (Rational), for whoever has fewest.
       def counts = @counts ||= leaving.free_counts + entering.free_counts + spare
 
+      # Whether both sides say something, so that there is anything to compare.
+      def written? = leaving.says? && entering.says?
+
       # Whether words nobody knows never change the feet in this piece.
       def steady? = leaving.steady?
 

@@ -12,7 +12,9 @@ module Core
 
       # held: Review::Held; agreed: the Agreement that holds, or nil; share: of those who dance the join, how many have
       # it at slow counts (0 to 1), nil where nobody dances it.
-      def initialize(held, agreed: nil, share: nil)
+      # steps: whether the piece's steps are written at all; where they are not, it stands as it was rehearsed.
+      def initialize(held, agreed: nil, share: nil, steps: true)
+        @steps = steps
         @held = held
         @agreed = agreed
         @share = share
@@ -24,23 +26,27 @@ module Core
       # Agreed, and unchanged since on either side.
       def agreed? = !@agreed.nil? && changed.empty?
 
-      # :changed, :agreed, or the worst the rules find (:fits, :caution, :question, :clash).
+      # :changed, :agreed, or the worst the rules find (Finding::VERDICTS).
       def state
         return :changed if changed.any?
 
-        agreed? ? :agreed : held.verdict
+        return :agreed if agreed?
+
+        held.verdict == :not_written && !@steps ? rehearsed : held.verdict
       end
 
       # Whether nobody has to do anything about it.
-      def settled? = %i[agreed fits caution].include?(state)
+      def settled? = %i[agreed fits not_written joined apart caution].include?(state)
 
       # :clash and :question as long as it is not agreed; else :joined when enough of those in it have it, and :apart
       # before.
       def on_the_spine
-        return state if %i[clash question].include?(state)
-
-        !@share.nil? && @share >= JOINED ? :joined : :apart
+        %i[clash question].include?(state) ? state : rehearsed
       end
+
+      private
+
+      def rehearsed = !@share.nil? && @share >= JOINED ? :joined : :apart
     end
   end
 end

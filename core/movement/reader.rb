@@ -15,6 +15,13 @@ module Core
         (?<number>\d{1,2})#{MIRRORED}\s*\z/ix
       IN = /\A\s*in\s+(?<counts>\d{1,2})\s*[:,]\s*/i
 
+      # A whole eight of words that only point back, in no form that is read: nobody knows what of it is danced again.
+      BACK = /\A\W*
+        (?=.*\b(?:again|same|repeat(?:ed|s)?|once\s+more|ditto|as\s+before|other|opposite|mirror\w*|revers\w*)\b)
+        (?:(?:and|then|now|just|do|it|that|this|all|of|the|to|on|with|but|same|thing|again|repeat(?:ed|s)?|once|more|
+        twice|ditto|as|before|above|last|time|other|opposite|way|side|foot|leg|round|around|mirror(?:ed)?|
+        reversed?|whole|eight|one)\b\W*)+\z/xi
+
       # Whether a text takes eights from before it in its section.
       def self.points_back?(text) = [OTHER_SIDE, REPEAT].any? { |way| way.match?(text) }
 
@@ -75,9 +82,13 @@ module Core
         when OTHER_SIDE then other_side(Regexp.last_match[:rest], before, counts)
         when REPEAT then repeat(Regexp.last_match, before, counts)
         when BORROWED then borrowed(Regexp.last_match, counts)
+        when BACK then [back(text.strip, counts)]
         else @read[[text, counts]] ||= understood(text, counts)
         end
       end
+
+      # Kept as words; what comes of it is only supposed.
+      def back(text, counts) = Line.new(counts:, moves: [Move.new(text:, kind: :unknown)])
 
       # The last line of defence: where the reader itself fails, its line says so, and nothing else goes with it.
       def understood(text, counts)

@@ -3,8 +3,9 @@
 module Core
   module Piece
     # What the joins of a piece are checked for: not every class needs feet. Counts, groups, tempo and repeats always
-    # are; those of CHOICES as they are chosen. steady: words nobody knows never change the feet.
-    class Checking < Values::Value.of(states: %i[weight facing level place hands].freeze, steady: false)
+    # are; those of CHOICES as they are chosen. steady: words nobody knows never change the feet; steps: false where the
+    # piece's steps are not written at all, and nothing of the body can be compared.
+    class Checking < Values::Value.of(states: %i[weight facing level place hands].freeze, steady: false, steps: true)
       CHOICES = %i[weight facing level place hands].freeze
 
       # Of rules (classes of Rules), those that are looked at.

@@ -2,13 +2,20 @@
 
 module Core
   module Piece
-    # One place in the running order where a section is danced: as taught, mirrored or altered.
-    class Link < Values::Value.of(:section, id: nil, mirrored: false, changes: Changes::NONE)
+    # One place in the running order where a section is danced: as taught, mirrored or altered. called: a name of its
+    # own ("Verse 2", danced as "Verse 1" is), or "".
+    class Link < Values::Value.of(:section, id: nil, mirrored: false, changes: Changes::NONE, called: "")
       # danced: the eights as danced here, Changes::Danced in order. counts: until its last group is done.
       attr_reader :danced, :counts
 
       # Whether it is danced with changes.
       def altered? = !changes.plain?
+
+      # Whether its last eight as danced has words, or how the body is there was stated.
+      def end_written? = section.exit.any? || !danced.last&.row&.text.to_s.strip.empty?
+
+      # The same of its first eight.
+      def begin_written? = section.entry.any? || !danced.first&.row&.text.to_s.strip.empty?
 
       # Counts of the link's eights that a group dances in its own way: [count].
       def own_counts(group)
@@ -31,8 +38,16 @@ module Core
         with(section: section.of_group(group), changes: own, mirrored: other ? !mirrored : mirrored)
       end
 
-      # Its section's name.
-      def name = section.name
+      # What it is called: by a name of its own, or by its section's.
+      def name = called.empty? ? section.name : called
+
+      # The eights of its section that alone are danced, [first, last], where only a stretch is; else nil.
+      def only
+        return unless changes.replace.empty? && changes.insert_after.empty? && changes.drop.any?
+
+        kept = [*1..section.rows.size] - changes.drop
+        [kept.first, kept.last] if kept.any? && kept == [*kept.first..kept.last]
+      end
 
       # Beats of the music it takes (Rational).
       def beats = counts * section.beats_per_count

@@ -44,6 +44,12 @@ module Core
       # Whether it is still being created with the dancers, or theirs to make.
       def made_here? = being_made || fidelity == "yours"
 
+      # The last of its eights that has words, counted from 1; 0 where none has.
+      def written = rows.rindex { |row| !row.text.strip.empty? }.to_i.then { |at| said?(at) ? at + 1 : 0 }
+
+      # Whether every eight of it has words, as far as there are eights.
+      def written? = rows.any? && written == rows.size
+
       # Ids of the groups that dance it; empty means everybody.
       def groups = parts.map(&:group)
 
@@ -102,6 +108,7 @@ module Core
 
       private
 
+      def said?(at) = !rows[at].nil? && !rows[at].text.strip.empty?
       def name_of(group) = cast_groups.to_h[group]
 
       def held(said, group, row)

@@ -19,10 +19,11 @@ module Formats
         @cast_groups = groups
         sections = self.sections(groups.map(&:first))
         links = self.links(sections.compact.to_h { |section| [section.id, section] })
+        checking = Score::Checking.new(steps: !@fields.flag("steps_not_written"))
         @fields.skip(*PieceFile::KEYS)
         @fields.close
         @report.finish
-        [Score::Work.new(title:, track:, groups:, sections:, links:), @report.notes]
+        [Score::Work.new(title:, track:, groups:, sections:, links:, checking:), @report.notes]
       end
 
       private
@@ -185,7 +186,8 @@ module Formats
         end
         changes = changes(fields, section&.rows&.size || 10_000)
         own = fields.text("id", default: nil)
-        section && Score::Link.new(section:, id: own, mirrored: fields.flag("mirrored"), changes:)
+        called = fields.text("called", default: "")[0, 60]
+        section && Score::Link.new(section:, id: own, mirrored: fields.flag("mirrored"), changes:, called:)
       end
 
       def changes(fields, size)

@@ -13,7 +13,8 @@ module Formats
           "track" => track,
           "groups" => @work.groups.map { |id, name| { "id" => id.to_s, "name" => name } },
           "sections" => @work.sections.map { |section| section(section) },
-          "links" => @work.links.map { |link| link(link) }
+          "links" => @work.links.map { |link| link(link) },
+          **(@work.checking.steps ? {} : { "steps_not_written" => true })
         }
       end
 
@@ -84,9 +85,10 @@ module Formats
       def link(link)
         changes = link.changes
         { "section" => link.section.id.to_s, "id" => link.id&.to_s, "mirrored" => link.mirrored || nil,
+          "called" => link.called,
           "replace" => changes.replace.to_h { |n, r| [n.to_s, row(r)] }, "drop" => changes.drop,
           "insert_after" => changes.insert_after.to_h { |n, rows| [n.to_s, rows.map { |r| row(r) }] } }
-          .reject { |_, value| value.nil? || value == [] || value == {} }
+          .reject { |_, value| value.nil? || value == [] || value == {} || value == "" }
       end
     end
   end

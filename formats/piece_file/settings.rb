@@ -31,9 +31,20 @@ module Formats
         {
           "school" => @fields.choice("school", Core::Planning::Schools::ALL.keys, default: nil),
           "checked_for" => (checked if @fields.given?("checked_for")),
-          "waiting_lines" => (@fields.texts("waiting_lines") if @fields.given?("waiting_lines")),
+          "waiting_lines" => lines("waiting_lines"),
+          "remark_lines" => lines("remark_lines"),
+          "steps_written" => (@fields.flag("steps_written", default: true) if @fields.given?("steps_written")),
           "steady_words" => (@fields.flag("steady_words") if @fields.given?("steady_words"))
         }
+      end
+
+      # Lines of a list with the places where they stand: [{"line" => 3, "text" => "…"}].
+      def lines(name)
+        return unless @fields.given?(name)
+
+        @fields.list(name) do |line|
+          { "line" => line.integer("line", min: 1, max: 1_000), "text" => line.text("text")[0, 400] }
+        end
       end
 
       def checked = @fields.texts("checked_for") & Core::Piece::Checking::CHOICES.map(&:to_s)

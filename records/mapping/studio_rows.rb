@@ -25,7 +25,7 @@ module Records
         "undoes_id" => "ledger_entries"
       }.freeze
       # What stays behind of rows that come: whose account it was, and what opens a page.
-      EMPTIED = %w[account_id family_word sheet_token told_at_host].freeze
+      EMPTIED = %w[account_id listed_by family_word sheet_token told_at_host].freeze
       BATCH = 1000
 
       module_function

@@ -67,7 +67,8 @@ module Records
 
       def checking
         states = Core::Piece::Checking::CHOICES.select { |each| @piece.setting("checked_for").include?(each.to_s) }
-        Core::Piece::Checking.new(states:, steady: @piece.setting("steady_words"))
+        Core::Piece::Checking.new(states:, steady: @piece.setting("steady_words"),
+                                  steps: @piece.setting("steps_written"))
       end
 
       def track
@@ -118,7 +119,8 @@ module Records
           section: sections.fetch(link.section_id),
           id: link.id,
           mirrored: link.mirrored,
-          changes: Works.changes(link.changes_made)
+          changes: Works.changes(link.changes_made),
+          called: link.called
         )
       end
 

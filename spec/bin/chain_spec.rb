@@ -113,6 +113,23 @@ RSpec.describe "bin/chain" do
     expect(out["forks"].map { |fork| fork.values_at("links", "row", "count") }).to eq [[[1, 4], 1, 8.0]]
   end
 
+  it "reads a list line by line, valid by its schema, and says nothing of what nobody knows" do
+    list = "Boats\n\nIntro, two eights, Mel\nintro again, other side\nPebbles, 4"
+    out, err, code = chain("structure", "-", input: list)
+    expect([code, err]).to eq [0, ""]
+    schema = JSONSchemer.schema(JSON.parse(File.read("docs/formats/structure-1.schema.json")))
+    expect(schema.validate(out).to_a).to be_empty
+    expect(out.values_at("title", "total_counts")).to eq ["Boats", nil]
+    expect(out["people"]).to eq [{ "name" => "Mel", "sure" => false }]
+    expect(out["lines"].map { |line| [line["line"], line["links"].size, line["questions"].size] }).to eq [
+      [1, 0, 0], [2, 0, 0], [3, 1, 0], [4, 1, 0], [5, 0, 1]
+    ]
+    expect(out["lines"][3]["links"].first).to eq(
+      { "section" => "Intro", "counts" => 16, "teachers" => [], "repeat_of" => "Intro", "mirrored" => true,
+        "changed" => false }
+    )
+  end
+
   it "tells where the music starts for every start point, to the millisecond" do
     out, _, code = chain("starts", "-", input: piece)
     expect(code).to eq 0

@@ -17,9 +17,10 @@ module Studios
   end
 
   def make_piece(_studio, director, lines: LINES, title: "Winter Piece", show_date: "2027-03-20")
+    teach = Core::Piece::StructureReader.new(lines).structure.people.map(&:name)
     App::Piece::Actions::Create.new(
       director,
-      { "title" => title, "show_date" => show_date, "bpm" => "120", "structure" => lines }
+      { "title" => title, "show_date" => show_date, "bpm" => "120", "structure" => lines, "teach" => teach }
     ).run
   end
 

@@ -41,7 +41,7 @@ RSpec.describe "to settle, in the browser", :browser do
     visit "/pieces/#{piece.id}/structure"
     lines = find("textarea[name=structure]")
     lines.set("#{lines.value}\nPebbles, 4\nboth of us")
-    expect(page).to have_text("4 counts, or eights?").and have_text("is no name that I know")
+    expect(page).to have_text("4 counts, or eights?").and have_text("“both of us”. What is it?")
     click_button "Save the order"
     expect(page).to have_text("The order is saved.")
     expect(piece.sections.reload.map(&:name)).to eq ["Opening Walk", "Spiral"]

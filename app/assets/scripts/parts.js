@@ -150,7 +150,8 @@ document.addEventListener("alpine:init", () => {
       else this.older = true;
     },
     fields() {
-      return [...this.form.querySelectorAll("input:not([type=hidden]), textarea")].map(each => [each.name, each.value]);
+      const typed = "input:not([type=hidden]):not([type=checkbox]), textarea";
+      return [...this.form.querySelectorAll(typed)].map(each => [each.name, each.value]);
     },
     fill(fields) {
       fields.forEach(([name, value]) => {
@@ -174,14 +175,33 @@ document.addEventListener("alpine:init", () => {
       clearTimeout(this.timer);
       this.timer = setTimeout(() => this.ask(), 220);
     },
-    // An unclear line as it was meant, in its place: one tap.
+    // Unclear lines as they were meant, each in its place: one tap. From the last on, so that numbers stay.
     answer(event) {
-      const { line, text } = event.currentTarget.dataset;
       const field = this.form.elements.structure;
       const lines = field.value.split("\n");
-      lines.splice(Number(line) - 1, 1, ...(text === "" ? [] : [text]));
+      const meant = Object.entries(JSON.parse(event.currentTarget.dataset.lines));
+      meant.sort(([one], [other]) => other - one).forEach(([line, text]) => {
+        lines.splice(Number(line) - 1, 1, ...(text === "" ? [] : [text]));
+      });
       field.value = lines.join("\n");
       this.changed();
+    },
+    teachAll(event) {
+      event.currentTarget.closest("fieldset").querySelectorAll("input").forEach(each => {
+        each.checked = true;
+      });
+      this.changed();
+    },
+    // What the list says of the piece comes to its fields, where they are empty.
+    takeFacts() {
+      const facts = JSON.parse(this.form.querySelector("[data-facts]")?.dataset.facts ?? "{}");
+      Object.entries(facts).forEach(([name, value]) => {
+        const field = this.form.elements[name];
+        if (field && (field.value === "" || field.value === field.dataset.taken)) {
+          field.value = value;
+          field.dataset.taken = value;
+        }
+      });
     },
     sent() {
       setTimeout(() => {
@@ -201,6 +221,7 @@ document.addEventListener("alpine:init", () => {
       }).catch(() => null);
       if (!answer || !answer.ok || sequence !== this.sequence) return;
       this.form.querySelector("[x-ref=preview]").innerHTML = await answer.text();
+      this.takeFacts();
     },
   }));
 });

@@ -50,8 +50,10 @@ module App
         end
 
         def of_file(said)
-          { note: said["note"].to_s, bring: said["bring"].to_s, called_by: said.fetch("called_by", "counts"),
-            learned_way: said["learned_way"], learned_runs: said["learned_runs"],
+          { note: said["note"].to_s, said_length: said["said_length"].to_s,
+            said_teachers: said["said_teachers"].to_a, bring: said["bring"].to_s,
+            called_by: said.fetch("called_by", "counts"), learned_way: said["learned_way"],
+            learned_runs: said["learned_runs"],
             layered_ladder: said.fetch("layered_ladder", false) }
         end
 
@@ -74,6 +76,7 @@ module App
         def link(link, section, position)
           @piece.links.create!(
             studio: @piece.studio, section:, position:, mirrored: link.mirrored,
+            called: link.called,
             changes_made: Records::Mapping::Works.made(link.changes)
           )
         end

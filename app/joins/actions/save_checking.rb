@@ -16,7 +16,10 @@ module App
             given = form.merged
             states = CheckingForm::STATES.select { |state| given[state] == "1" }
             @piece.update!(
-              settings: @piece.settings.merge("checked_for" => states, "steady_words" => given["steady"] == "1")
+              settings: @piece.settings.merge(
+                "checked_for" => states, "steady_words" => given["steady"] == "1",
+                "steps_written" => given["unwritten"] != "1"
+              )
             )
           end
         end

@@ -23,7 +23,13 @@ module App
         def counts = @counts ||= standings.map(&:state).tally
 
         # "1 does not fit · 2 ask something"
-        def summary
+        def summary = [open_summary, unwritten_summary].compact.join(" · ")
+
+        def unwritten_summary
+          I18n.t("joins.summary.not_written", count: counts[:not_written]) if counts[:not_written]
+        end
+
+        def open_summary
           open = %i[clash question changed caution].select { |state| counts[state] }
           return I18n.t("joins.nothing_open") if open.empty?
 
@@ -58,7 +64,18 @@ module App
           return wording(standing).sentence(worst) if worst
 
           own = standing.held.groups.to_a.max_by { |each| Core::Joins::Finding::VERDICTS.index(each.verdict) }
-          own&.open&.any? ? group_line(own) : fits_line(standing)
+          return group_line(own) if own&.open&.any?
+
+          case standing.state
+          when :not_written then not_written_line(standing.join)
+          when :joined, :apart then I18n.t("joins.as_rehearsed")
+          else fits_line(standing)
+          end
+        end
+
+        # "Nothing to compare yet: Drift is written as far as eight 3."
+        def not_written_line(join)
+          I18n.t("joins.not_written_line", what: Shared::Written.join(join, work).presence || I18n.t("written.an_edge"))
         end
 
         # How a join is for a group that does not dance there what the others do.
@@ -109,7 +126,7 @@ module App
           still = Struct.new(:name).new(I18n.t("learning.#{which}"))
           pair = which == "opening" ? [still, placed] : [placed, still]
           join = Struct.new(:leaving, :entering).new(*pair)
-          findings.reject(&:fits?).map { |finding| [finding, Shared::JoinWording.new(join, work).sentence(finding)] }
+          findings.reject(&:quiet?).map { |finding| [finding, Shared::JoinWording.new(join, work).sentence(finding)] }
         end
 
         private

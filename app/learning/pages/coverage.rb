@@ -14,6 +14,9 @@ module App
           end
         end
 
+        # Sections without all their words, each once.
+        def unwritten = Shared::Written.lines(work)
+
         def size = coverage.lines.size
 
         # "5 of 7 have seen it, last danced 12 days ago"

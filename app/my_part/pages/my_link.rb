@@ -47,8 +47,9 @@ module App
         def version_name = version && I18n.t("versions.#{version}").downcase
 
         # How it is begun, how it is ended, and what comes before and after.
-        def begins = ending_words(snapshot.danced.walk(placed.link).entry)
-        def ends = ending_words(snapshot.danced.walk(placed.link).exit)
+        # How it begins and ends; nothing is said of an edge that has no words.
+        def begins = edge_words(placed.link.begin_written?, &:entry)
+        def ends = edge_words(placed.link.end_written?, &:exit)
         def before = placed.index > 1 ? order.links[placed.index - 2] : nil
         def after = order.links[placed.index]
 
@@ -129,7 +130,11 @@ module App
         def player = @player ||= Player.new(piece, snapshot, person)
         def taught = @taught ||= player.taught(placed)
 
-        def ending_words(body) = Shared::Wording.ending(body).join(", ")
+        def edge_words(written)
+          return I18n.t("my_part.no_words") unless written
+
+          Shared::Wording.ending(yield(snapshot.danced.walk(placed.link))).join(", ")
+        end
 
         def spot_words(place)
           side = if place.x.abs < 0.05

@@ -20,9 +20,10 @@ module App
           },
           consents: { consents: %w[by_name noted_by withdrawn_by], hand_overs: %w[by_name] },
           steps: {
-            eights: %w[text cue name], links: %w[changes_made], versions: %w[eights note],
+            eights: %w[text cue name], links: %w[changes_made called], versions: %w[eights note],
             parts: %w[place stretches pauses],
-            sections: %w[name letter bring note stated_entry stated_exit hazards], own_steps: %w[name like by_name],
+            sections: %w[name letter bring note said_length said_teachers stated_entry stated_exit hazards],
+            own_steps: %w[name like by_name],
             word_meanings: %w[word effect by_name], asides: %w[question by_name]
           },
           joins: { agreements: %w[words by_name], join_facts: %w[note] },

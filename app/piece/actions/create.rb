@@ -10,7 +10,7 @@ module App
           @studio = member.studio
           @params = params
           @facts = TypedFacts.new(params)
-          @structure = Reading::TypedStructure.read(@studio, params["structure"])
+          @structure = Reading::TypedStructure.read(@studio, params["structure"], bpm: @facts.bpm)
         end
 
         def errors
@@ -25,8 +25,7 @@ module App
           Records::Piece.transaction do
             piece = @studio.pieces.create!(
               title: @facts.title,
-              show_date: @facts.show_date,
-              settings: { "waiting_lines" => Reading::TypedStructure.waiting(@structure) }
+              show_date: @facts.show_date
             )
             Records::Track.create!(
               studio: @studio,
@@ -34,7 +33,7 @@ module App
               tempo: [[1, @facts.bpm || 120]],
               length_seconds: @facts.length
             )
-            ApplyStructure.new(piece, @structure).run
+            PutRight.new(piece).run { ApplyStructure.new(piece, @structure, teach: Array(@params["teach"])).run }
             Shared::KeepRevision.new(piece.reload, @member.account).record("piece begun")
             piece
           end

@@ -80,6 +80,7 @@ module App
               section_id: link.section.id.to_i,
               position: i + 1,
               mirrored: link.mirrored,
+              called: link.called,
               changes_made: Records::Mapping::Works.made(link.changes)
             )
           end

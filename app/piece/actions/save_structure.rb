@@ -30,9 +30,7 @@ module App
 
         def apply
           before = @piece.revisions.maximum(:number)
-          ApplyStructure.new(@piece, @structure).run
-          waiting = Reading::TypedStructure.waiting(@structure)
-          @piece.update!(settings: @piece.settings.merge("waiting_lines" => waiting))
+          PutRight.new(@piece).run { ApplyStructure.new(@piece, @structure, teach: Array(@params["teach"])).run }
           Shared::KeepRevision.new(@piece, @account).record("order and lengths")
           before && "/pieces/#{@piece.id}/revisions/#{before}/restore"
         end

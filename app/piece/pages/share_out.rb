@@ -22,17 +22,40 @@ module App
         def echo_text(link)
           return I18n.t("echo.#{link.echo}") unless link.echo == :altered
 
+          only = link.link.only
+          return I18n.t("echo.only", eights: only.uniq.join("–")) if only
+
           I18n.t("echo.altered", eights: link.link.changes.touched.join("·"))
         end
 
-        def total = "#{order.total_counts} counts"
+        # Where a placed section has no length yet, the total is only what is known of it.
+        def total = I18n.t(open_lengths? ? "structure.least" : "structure.sum", counts: order.total_counts)
+        def open_lengths? = order.links.any? { |link| link.section.rows.empty? }
         def findings = Core::Piece::MusicFit.new(work).findings.map { |finding| Shared::Wording.music(finding) }
         def unplaced = work.unplaced
         def sections = work.sections
         def form = FormPicture.new(self)
         def seconds_of(section) = order.links.select { |link| link.section.id == section.id }.sum(&:seconds)
         def links_of(section) = order.links.select { |link| link.section.id == section.id }
-        def length_text(section) = Core::Piece::LengthText.render(section.rows.map(&:counts))
+
+        def length_text(section)
+          written = Core::Piece::LengthText.render(section.rows.map(&:counts))
+          return written unless written.empty?
+
+          rows[section.id].said_length.presence || I18n.t("structure.length_unknown")
+        end
+
+        # Names the list gives whom the studio does not have.
+        def strangers(section = nil)
+          (section ? [rows[section.id]] : rows.values).flat_map(&:said_teachers).uniq
+        end
+
+        # Remarks of the list that are of no section, and no facts of the piece.
+        def remarks
+          texts = piece.setting("remark_lines").map { |line| line["text"] }
+          texts.reject { |text| text == piece.title || Core::Piece::Listing::Facts.of(text).any? }
+        end
+
         def new_eights = Shared::Amount.of(loads.sum(&:eights))
 
         def loads
@@ -56,6 +79,7 @@ module App
         def load_bar(load) = LoadBar.svg(load)
         def minutes(section) = lesson(section)
         def expected(section) = section.expected_counts && section.expected_counts != section.counts
+        def rows = @rows ||= piece.sections.index_by(&:id)
         def revision = piece.revisions.maximum(:number)
       end
     end

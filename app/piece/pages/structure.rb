@@ -19,17 +19,19 @@ module App
 
         # The lines as they are, with those that wait for an answer where they stood.
         def saved
-          @saved ||= Reading::TypedStructure.with_waiting(
-            Core::Piece::StructureWriter.new(work, teachers: people.transform_values(&:name)).text,
-            piece.setting("waiting_lines")
-          )
+          @saved ||= Reading::TypedStructure.text(piece, work, people.transform_values(&:name))
         end
 
         def text = @typed ? @typed["structure"].to_s : saved
         def conflict? = result&.value == :conflict
         def error = result&.errors.to_h[:structure]
         def version = piece.lock_version
-        def preview = StructurePreview.new(Reading::TypedStructure.read(piece.studio, text, piece:), work)
+
+        def preview
+          read = Reading::TypedStructure.read(piece.studio, text, piece:)
+          StructurePreview.new(read, work, text:, teach: @typed&.dig("teach"))
+        end
+
         def revisions = piece.revisions.order(number: :desc).limit(12).includes(:account)
         def spine = nil
 

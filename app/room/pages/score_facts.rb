@@ -48,6 +48,8 @@ module App
         # "into Drift: left foot free, facing front": how this link is left.
         def into(placed)
           later = @snapshot.work.order.links[placed.index] or return
+          return unless placed.link.end_written?
+
           foot, facing, = Shared::Wording.ending(@snapshot.danced.walk(placed.link).exit)
           I18n.t("room.into", name: later.name, foot:, facing:)
         end

@@ -115,11 +115,21 @@ module App
 
         def forks = forks_of_piece.select { |fork| fork.section == section.id }
         def first_link = order.links.find { |link| link.section.id == section.id }
+
+        # "Drift is written as far as eight 3", or nil.
+        def unwritten = section.known ? nil : Shared::Written.line(section, work)
+
         def links = order.links.select { |link| link.section.id == section.id }
         def change_text(link) = I18n.t(link.link.altered? ? "changes.what" : "changes.any")
         def link_name(index) = order.links[index - 1].then { |link| "#{link.name} (link #{link.index})" }
         def entry = Shared::Wording.body(walk.entry)
-        def ending = Shared::Wording.ending(walk.exit)
+
+        # How it ends; nothing is said of an end that has no words.
+        def ending
+          open = !Core::Piece::Link.new(section: current).end_written?
+          open ? [unwritten || I18n.t("written.an_edge")] : Shared::Wording.ending(walk.exit)
+        end
+
         def blank? = current.rows.all? { |row| row.text.empty? }
 
         # An eight to be filled in, for the screen to copy.

@@ -1,0 +1,74 @@
+# frozen_string_literal: true
+
+module Core
+  module Piece
+    module Listing
+      # Whether a line without a length, a known name or somebody who teaches is a heading, a remark or a stage
+      # direction (:note), a section whose length nobody has said (:section), or has to be asked about (:ask).
+      module Remark
+        MARKED = /\A(?:n\.?b\.?|p\.?s\.?|note(?:s|\s+to\s+self)?|fyi|remember|reminder|to\s?do)\b\s*[:.,-]?|
+          \A(?:don'?t|do\s+not|please|pls|make\s+sure|ignore|ask|bring|tell|mind|keep\s+\d|leave\s+\d|check|
+            (?:we|i)\s+(?:need|have)\s+to|
+          thanks?|sorry\s+for|sorry\s+about)\b/xi
+        SAID_SO = /!!|\bpl(?:s|ease)\b|#{Words::DAYS}|\bby\s+(?:the\s+)?\d/i
+        STAGE = /\A(?:black\s*outs?|(?:house\s+)?lights?(?:\s+\p{L}+){0,3}|curtains?.*|fades?\b.*|
+          (?:the\s+)?end(?:ing\s+pose)?|
+          fin|finis|applause|exeunt|exit\s+.*|(?:go\s+)?out\s+on\s+.*|silence|music\s+(?:stops?|starts?|fades?|
+            ends?).*)
+          [.!]*\z/xi
+        DRAWN = /\A[\s\p{P}\p{S}]*\z|\A([*=_~#-])\1+.*\1{2,}\s*\z/
+        TALK = /\b(?:here'?s|here\s+is|this\s+is)\b.*\b(?:order|plan|list|piece|running)\b|\border\s+(?:is|so\s+far)|
+          \bgoes\s+(?:like|as\s+follows)|\bthat'?s\s+(?:it|all|everything|the\s+lot)\b|\bthat\s+is\s+(?:it|all)\b|
+          \A(?:the\s+)?(?:running\s+)?order\s*:?\z|\A(?:ok(?:ay)?|right|so|well)[\s,.!]*\z|\Ahi\b|\Ahello\b/xi
+        UNSURE = /\bha(?:ve|s)n'?t\s+(?:been\s+)?(?:decided|set|made|thought)|\bnot\s+(?:yet\s+)?(?:decided|
+          sure|set)\b|
+          \b(?:don'?t|do\s+not)\s+know\b|\bunsure\b|\bdunno\b|\bidk\b|\btb[cda]\b|\bto\s+be\s+decided\b|\bsomething\b|
+          \bmaybe\b|\bperhaps\b|\?|\bundecided\b|\bboth\s+of\s+us\b|\bsomehow\b/xi
+        AMOUNT = /\b(?:half|only|shorter|longer|cut|less|extra|skip|miss|twice)\b/i
+        SENTENCE = /\b(?:is|are|was|were|be|to|from|at|on|in|into|with|for|this|these|we|i|you|they|it|all|no|not|
+          will|can|should|must|has|have|needs?|wear|wears|bring|hair|shoes?|socks|costumes?|props?|spacing)\b/xi
+        HEAD = /\A(?:part|half|first\s+half|second\s+half|day|week)\b.{0,12}:?\z|:\z|
+          \A(?:act|scene|number|no\.?)\s+(?:[ivx]+|\d{1,2}|one|two|three|four|five)\b.*\z/xi
+        NOUNS = /\A(?:the\s+)?(?:\p{L}+\s+)?(?:intro(?:duction)?|verse|chorus|pre-?chorus|bridge|outro|opening|
+          opener|finale|
+          ending|coda|tag|break(?:down)?|dance\s+break|solo|duet|trio|quartet|unison|canon|interlude|bows?|vamp|
+            instrumental|
+          entrance|exit|hook|freestyle|cypher|walk\s+(?:on|off)|tableau)(?:\s+\S{1,3})?\z/xi
+        private_constant :MARKED, :SAID_SO, :STAGE, :DRAWN, :TALK, :UNSURE, :AMOUNT, :SENTENCE, :HEAD, :NOUNS
+
+        module_function
+
+        # A remark whatever else stands in it: in brackets, behind "NB", drawn lines.
+        def marked?(text) = text.match?(MARKED) || text.match?(DRAWN) || wrapped?(text)
+
+        # :note, :section or :ask. first: whether nothing came before; about: where it names a section, :first,
+        # :in or nil.
+        def kind(text, first:, about:)
+          return :ask if text.match?(UNSURE) && !first
+          return :note if text.match?(SAID_SO) || text.match?(STAGE) || text.match?(TALK) || text.match?(HEAD)
+          return :section if text.match?(NOUNS) && !first
+          return :note if first
+          return :ask if about == :first || (about && text.match?(AMOUNT))
+
+          words = text.split.size
+          return :note if words > 2 && text.match?(SENTENCE)
+          return :note if text.match?(/\p{Lu}{3}/) && text == text.upcase && words > 1
+
+          :ask
+        end
+
+        # "Part one", "Act 2:"
+        def heading?(text) = text.match?(HEAD)
+
+        # Whether a text is what one section of any dance is called.
+        def part?(text) = text.match?(NOUNS)
+
+        def wrapped?(text)
+          text.match?(/\A[(\[][^()\[\]]*[)\]]?[.!]*\z/) ||
+            (text.match?(/\A([*"_~])\S.*\S\1\z/) && Length.find(text).nil?)
+        end
+        private_class_method :wrapped?
+      end
+    end
+  end
+end

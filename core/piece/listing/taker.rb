@@ -1,0 +1,330 @@
+# frozen_string_literal: true
+
+require "did_you_mean"
+
+module Core
+  module Piece
+    module Listing
+      # What one clause makes: a section and its first link, or a repeat; or it is a remark, or it waits.
+      class Taker
+        LONG_NAME = 7
+        private_constant :LONG_NAME
+
+        # placed: whether sections stand in the order where they are listed; whole: the text of the line, where the
+        # clause is all of it, so that it may be a remark; everything: who teaches what nobody else is said to.
+        def initialize(line, clause, draft:, staff:, everything:, bare:, placed:, whole:, mention:)
+          @line = line
+          @clause = clause
+          @draft = draft
+          @staff = staff
+          @everything = everything
+          @bare = bare
+          @placed = placed
+          @whole = whole
+          @mention = mention
+          @at = line.number
+        end
+
+        # Whether it said a link; nothing waits where it did not.
+        def take?
+          at, = target
+          return repeat(at) if at
+          return define if @clause.name && (@clause.length || taught.any?) && !too_long?
+
+          false
+        end
+
+        def take
+          return sentence if only_words?
+
+          at, name = target
+          return repeat(at, name) if at
+          return saved(name) if name && @draft.saved_name?(name) && as_saved?(name)
+
+          unknown
+        end
+
+        private
+
+        # Whether nothing is said of its length, or what the piece has: "Harbour, 2", where it has two eights.
+        def as_saved?(name)
+          @clause.length.nil? || (@clause.length.bare && @clause.length.bare == @draft.saved(name).size)
+        end
+
+        def ask(kind, subject, **more) = Waiting.new(@line, @draft).ask(kind, subject, **more)
+
+        # [position of the section that is repeated, the name it goes by here].
+        def target
+          name = @clause.of || @clause.name
+          return [@draft.links.last&.section, nil] if name.nil? && @clause.echo? && taught.empty?
+
+          at = name && (@draft.at(name) || (@draft.at(name, loose: true) if @clause.echo?))
+          at ||= numbered(name) if name && @clause.echo?
+          [at, name]
+        end
+
+        # "Verse two", where there is a verse.
+        def numbered(name)
+          match = name.match(/\A(?<name>.+?)\s+(?:\d{1,2}|two|three|four|five|six)\z/i)
+          match && @draft.at(match[:name])
+        end
+
+        # Words that name nothing and are long: a sentence that only mentions a section.
+        def only_words?
+          @clause.length.nil? && @clause.name && !@clause.of && taught.empty? && @draft.at(@clause.name).nil? &&
+            !(@clause.echo? && @draft.at(@clause.name, loose: true)) && !@draft.saved_name?(@clause.name) &&
+            (!@clause.echo? || @clause.name.split.size > 3) && !@clause.unplaced? && !@clause.known?
+        end
+
+        def sentence
+          text = @whole || @line.said
+          kind = Remark.kind(text, first: @draft.links.empty? && @draft.waiting.empty?, about: mentions)
+          return open if kind == :section
+          return ask(:talk, text) if kind == :ask
+
+          title(text)
+          @draft.remark(@at, @line.text)
+        end
+
+        # The first line that is no section is what the piece is called.
+        def title(text)
+          return if @draft.facts[:title] || @draft.remarks.any? || @draft.sections.any?
+          return if text.match?(/[.!?:]\s*\z/) || text.split.size > 6 || Remark.heading?(text)
+
+          @draft.facts[:title] = text[0, 80]
+        end
+
+        # Where a section's name stands in the line: :first, :in or nil. A name of one letter only as it is written.
+        def mentions
+          text = " #{@line.said.gsub(/[,;:.!]/, ' ').squeeze(' ')} "
+          low = text.downcase
+          starts = low.sub(/\A (?:(?:and|end|then|with|the|do|back to) )*/, " ")
+          found = @draft.sections.map(&:name).select do |name|
+            next low.include?(" #{@draft.fold(name)} ") if name.length > 1
+
+            text.match?(/ #{Regexp.escape(name)} (?!\p{Ll}+ing)/)
+          end
+          return if found.empty?
+
+          found.any? { |name| starts.start_with?(" #{@draft.fold(name)} ") } ? :first : :in
+        end
+
+        def unknown
+          return ask(:no_name, @line.text) if @clause.name.nil?
+          return ask(:long_name, StructureReader::MAX_NAME) if @clause.name.length > StructureReader::MAX_NAME
+          return unknown_repeat if @clause.echo? && @clause.length.nil? && taught.empty?
+          return ask(:talk, @line.text) if too_long?
+          return ask(:two_lengths, @line.text) if two_lengths?
+
+          half = half_a_pair
+          return half if half
+          return ask_bare if ambiguous?
+
+          define
+        end
+
+        def too_long? = @clause.name.split.size > LONG_NAME && @clause.name.match?(/\b(?:we|i|they|you|it|is|are)\b/i)
+
+        # "8 counts short of 4 eights"
+        def two_lengths?
+          @clause.length && (@clause.loose + @clause.placed.map(&:first)).any? { |text| Length.find(text)&.first&.rows }
+        end
+
+        def unknown_repeat
+          names = @draft.sections.map(&:name)
+          hint = DidYouMean::SpellChecker.new(dictionary: names).correct(@clause.name).first
+          typed = hint ? [@line.text.sub(/#{Regexp.escape(@clause.name)}/i, hint)] : []
+          ask(:unknown_repeat, @clause.name, hint:, typed:)
+        end
+
+        # "Jo", where only "Jo & Mel" is known.
+        def half_a_pair
+          return if @clause.alone?
+
+          said = (@clause.said + @clause.placed.map(&:first)).find do |name|
+            !@staff.known?(name) && @staff.half_of(name)
+          end
+          return unless said
+
+          pair = @staff.half_of(said)
+          ask(:half_a_pair, said, typed: [pair, "#{said} alone"].map { |name| @line.text.sub(/\b#{said}\b/, name) })
+        end
+
+        # "Pebbles, 4": counts or eights?
+        def ambiguous? = @clause.length&.bare && Numbers.new(@bare).unclear?(@clause.length.bare)
+
+        def ask_bare
+          bare = @clause.length.said.strip
+          ways = %w[eights counts].map do |unit|
+            unit = unit.delete_suffix("s") if @clause.length.bare == 1
+            @line.text.sub(/(?<![\p{L}\d])#{Regexp.escape(bare)}(?![\p{L}\d])/, "#{bare} #{unit}")
+          end
+          ask(:bare_length, bare, typed: ways)
+        end
+
+        def saved(name)
+          rows = @draft.saved(name)
+          at = @draft.define(name:, rows:, line: @at)
+          staff(at)
+          place(at)
+        end
+
+        # A section whose length nobody has said.
+        def open
+          at = @draft.define(name: @clause.name, line: @at)
+          @draft.note(@at, :no_length, @clause.name)
+          place(at)
+        end
+
+        def define
+          length = @clause.length
+          rows = length&.rows || (length&.bare && Length.eights(length.bare)) || []
+          at = @draft.define(name: @clause.name, rows: check(rows), open: (length&.said if rows.empty?),
+                             known: @clause.known?, line: @at)
+          @draft.note(@at, :no_length, @clause.name) if rows.empty? && length.nil?
+          staff(at)
+          place(at)
+        end
+
+        def check(rows)
+          return rows if rows.size <= LengthText::MOST && rows.all? { |counts| counts.between?(1, Row::MAX) }
+
+          @draft.note(@at, :odd_length, @clause.name)
+          rows.first(LengthText::MOST).map { |counts| counts.clamp(1, Row::MAX) }
+        end
+
+        # Links of a section that was just defined, as often as it is said.
+        def place(at)
+          @draft.aside(@at, remarks, at)
+          return true if @clause.unplaced? || !@placed
+
+          Array.new(@clause.times) do |i|
+            @draft.link(section: at, line: @at, mirrored: mirrored?(i), teachers: i.zero? ? owners(at) : nil)
+          end
+          true
+        end
+
+        def mirrored?(turn)
+          @clause.mirrored? || (@clause.last_mirrored? && turn == @clause.times - 1)
+        end
+
+        def repeat(at, name = nil)
+          section = @draft.sections[at]
+          return ask_length(section) if other_length?(section)
+
+          return how_much(section) if @clause.amount? && @clause.length.nil?
+
+          called = called(at, name)
+          @draft.call(called, at) unless called.empty?
+          changes = changes(section)
+          only = only(section)
+          staff(at)
+          @draft.aside(@at, remarks, at)
+          Array.new(@clause.times) do |i|
+            @draft.link(section: at, line: @at, mirrored: mirrored?(i), called:, changed: changes, only:,
+                        altered: !@clause.changed.nil? || !only.nil?, teachers:)
+          end
+          true
+        end
+
+        # A name of its own: "v2 as v1".
+        def called(at, name)
+          said = @clause.name
+          return "" if said.nil? || name.nil? || @draft.fold(said) == @draft.fold(@draft.sections[at].name)
+          return "" if @clause.of.nil? && !@draft.called?(said) && @draft.at(said, loose: true) == at
+
+          said[0, StructureReader::MAX_NAME]
+        end
+
+        def other_length?(section)
+          return false if @clause.part || section.rows.empty?
+
+          rows = @clause.length&.rows || (@clause.length&.bare && Length.eights(@clause.length.bare))
+          rows && rows != section.rows && rows.sum != section.rows.sum && @clause.length.bare != section.rows.size
+        end
+
+        def ask_length(section)
+          said = @clause.length.said.strip
+          rows = @clause.length.rows || Length.eights(@clause.length.bare)
+          own = @line.text.sub(/#{Regexp.escape(section.name)}/i, "#{section.name} 2").sub(/,?\s*\bagain\b/i, "")
+          part = "#{section.name}, again, only the first #{rows.size} eights" if rows.sum < section.rows.sum
+          ask(:other_length, section.name, hint: said, typed: [part, own, "#{section.name}, again"].compact)
+        end
+
+        def how_much(section)
+          ways = [", only the first half", ", only the last half", ""].map { |part| "#{section.name}, again#{part}" }
+          ask(:how_much, section.name, typed: ways)
+        end
+
+        def changes(section)
+          said = @clause.changed.to_a
+          changed = said.grep(1..section.rows.size)
+          lost = said - changed
+          @draft.note(@at, :no_such_eight, lost.first, section.rows.size) if lost.any?
+          @draft.note(@at, :which_eights, section.name) if @clause.changed && said.empty? && section.rows.any?
+          changed.uniq.sort
+        end
+
+        # [first, last] eight of a part, or nil.
+        def only(section)
+          which, amount, to = @clause.part
+          size = section.rows.size
+          return unless which && size.positive?
+          return ([amount, to] if to <= size) if which == :from
+
+          eights = amount == :half ? (size / 2.0).ceil : (amount / 8.0).ceil
+          return if eights >= size || eights.zero?
+
+          %w[first opening].include?(which) ? [1, eights] : [size - eights + 1, size]
+        end
+
+        # Who teaches a section: whoever is said first and is known; new names wait for a tap.
+        def staff(at)
+          section = @draft.sections[at]
+          names = taught
+          names.each { |name| @mention.call(name, said?(name)) }
+          names = @everything if names.empty?
+          found = names.map { |name| @staff.find(name) || name }.uniq
+          known, strangers = found.partition { |name| @staff.exactly(name) }
+          return keep_teacher(section, known + strangers) if section.teacher || section.strangers.any?
+
+          section.teacher, *section.others = known
+          section.strangers = strangers
+        end
+
+        def said?(name) = @clause.said.include?(name)
+
+        # A repeat keeps its teacher; who takes it this time stays as words.
+        def keep_teacher(section, names)
+          had = [section.teacher, *section.others, *section.strangers].compact
+          other = taught.any? && (names - had).any?
+          @draft.note(@at, :two_teachers, section.name, had.first) if other
+        end
+
+        # Names of who teaches it as said, without those who do not.
+        def taught
+          @taught ||= begin
+            placed = @clause.placed.select { |text, shape| shape == :known || @staff.all?(text) }.map(&:first)
+            names = (@clause.said + placed).flat_map { |text| @staff.exactly(text) ? [text] : Names.split(text) }
+            away = @clause.away.map { |name| @draft.fold(@staff.find(name) || name) }
+            names.reject { |name| away.include?(@draft.fold(@staff.find(name) || name)) }.uniq
+          end
+        end
+
+        # Who teaches a section as it was just defined.
+        def owners(at)
+          section = @draft.sections[at]
+          teachers || [section.teacher, *section.others, *section.strangers].compact.then { |all| all if all.any? }
+        end
+
+        def teachers = taught.map { |name| @staff.find(name) || name }.uniq.then { |names| names if names.any? }
+
+        # Words that are nothing else, kept.
+        def remarks
+          others = @clause.placed.reject { |text, shape| shape == :known || @staff.all?(text) }.map(&:first)
+          (@clause.remarks + others).reject(&:empty?).uniq
+        end
+      end
+    end
+  end
+end

@@ -1,0 +1,258 @@
+# frozen_string_literal: true
+
+module Core
+  module Piece
+    module Listing
+      # Takes the lines of a list one after the other: what each is, and what it makes.
+      class Taking
+        ORDER = /\A(?:the\s+)?(?:(?:whole|running)\s+)?order\s*(?:is|goes|:|=)+\s*/i
+        private_constant :ORDER
+
+        attr_reader :draft, :clauses
+
+        # lines: [[number, text], …]; later: names that sections have anywhere in the list; bare: numbers
+        # without a unit
+        # that stand in it; bpm: beats a minute, or nil.
+        def initialize(lines, staff:, lengths:, later: [], bare: [], bpm: nil)
+          numbered = numbered?(lines.map(&:last))
+          @lines = lines.map { |number, text| Line.new(number, text, numbered:) }
+          @raw = lines.to_h
+          @staff = staff
+          @draft = Draft.new(lengths)
+          @later = later.to_h { |name| [@draft.fold(name), name] }
+          @bare = bare
+          @clauses = []
+          @mentioned = {}
+          @bpm = bpm
+        end
+
+        def take
+          @lines.each { |line| line(line) }
+          finish
+        end
+
+        # Names that lines of their own say teach.
+        def told = @mentioned.values.select(&:last).map(&:first)
+
+        # Who is said to teach in the list: [Staff::Person].
+        def people
+          @mentioned.values.map { |name, sure| Staff::Person.new(name:, sure:, like: nil) }
+        end
+
+        private
+
+        def line(line)
+          text = line.said
+          return if text.length > StructureReader::MAX_LINE && long(line)
+          return @draft.remark(line.number, line.text) if table(line) || fact(line)
+
+          text = typed(line)
+          return @draft.remark(line.number, line.text) if Remark.marked?(line.text) || Remark.marked?(text)
+          return @draft.remark(line.number, line.text) if beneath?(line, text) || heading?(text)
+          return if teacher?(line, text)
+          return if afterwards(line, text) || top(line, text) || sequence(line, text)
+
+          several(line, text)
+        end
+
+        # "1 walk in - 2 eights", "2 reach series - 4 eights"
+        def numbered?(texts)
+          first = texts.map { |text| text[/\A\s*(\d{1,2})\s+\p{L}/, 1]&.to_i }
+          first.compact.size > 2 && first.compact.size * 2 > texts.size && first.compact == [*1..first.compact.size]
+        end
+
+        def long(line) = @draft.wait(line.number, line.text, :long_line, StructureReader::MAX_LINE) || true
+
+        # Headings of a table, and its row of totals.
+        def table(line)
+          raw = @raw[line.number]
+          found = Table.of(raw)
+          return @table = found if found
+
+          total = Table.total(raw)
+          return unless total || (@table && raw.match?(/\A\s*\|?\s*(?:totals?|sum)\b/i))
+          return if raw.match?(/\p{L}/) && !raw.match?(/\A[\s|]*(?:grand\s+|in\s+)?(?:totals?|sum|altogether)\b/i)
+
+          @draft.expected = [line.number, total] if total
+          true
+        end
+
+        def typed(line)
+          return line.said unless @table
+
+          @table.row(@raw[line.number]) ? Line.new(line.number, @table.typed(@raw[line.number])).said : line.said
+        end
+
+        def fact(line)
+          facts = Facts.of(line.said)
+          return if facts.empty? || (!facts.key?(:everything) && !facts.key?(:staff) && Length.find(line.said.sub(
+                                                                                                      /\bbars?\b.*/i, ""
+                                                                                                    )))
+
+          facts.delete(:everything)&.then { |names| (@everything = names).each { |name| mention(name, true) } }
+          facts.delete(:staff)&.each { |name| mention(name, true) }
+          @draft.facts.merge!(facts) { |_, old, _| old }
+          true
+        end
+
+        # A line that is only whoever teaches what follows.
+        def teacher?(line, text)
+          names = Names.split(text.delete_suffix(":"))
+          return false unless @staff.all?(text.delete_suffix(":")) && @draft.at(text).nil?
+
+          names.each { |name| mention(name, true) }
+          @everything = names
+          @draft.remark(line.number, line.text)
+        end
+
+        # What stands further in under a line and says no length is a remark on it.
+        def beneath?(line, text)
+          @draft.links.any? && @raw[line.number].match?(/\A(?:\t|\s{2,})\s*[-*•·–+o]\s/) &&
+            @raw.values.any? { |other| other.match?(/\A\S/) } && Length.find(text).nil? && @draft.at(text).nil?
+        end
+
+        def heading?(text)
+          Remark.heading?(text) && !lasting?(text) && !text.match?(/\Apart\b.*\d{2}/i) &&
+            @draft.sections.none? { |section| @draft.fold(text).start_with?(@draft.fold(section.name)) }
+        end
+
+        def lasting?(text)
+          !Length.find(text).nil? || text.split(",").drop(1).any? { |part| LengthText.parse(part) }
+        end
+
+        # Orders that move or drop what is there; :which where it has to be asked which one.
+        def afterwards(line, text)
+          return if @draft.links.empty? || Length.find(text)
+
+          links = Afterwards.new(@draft.links, ->(name) { @draft.at(name) }).after(text) or return
+          return ask(line, :which_link, text) if links == :which
+
+          @draft.order(links, line.number)
+          @draft.account(line.number).note = line.text
+          true
+        end
+
+        # "from the top again": everything that came so far once more.
+        def top(line, text)
+          match = Echo::TOP.match(text)
+          return unless match && @draft.links.any?
+
+          @draft.links.dup.each do |link|
+            copy = link.to_h.merge(line: line.number, called: "")
+            copy[:mirrored] = !copy[:mirrored] if match[:side]
+            @draft.link(**copy)
+          end
+        end
+
+        # "A B A C A"
+        def sequence(line, text)
+          text = text.sub(Words::LEAD, "").delete_suffix(".")
+          order = ORDER.match(text)
+          text = order.post_match if order
+          names = [/\s*(?:,|→|->|\+|\bthen\b|\s-\s|\band\b)\s*/, /\s+/].map { |by| text.split(by).reject(&:empty?) }
+          names.each do |said|
+            next if said.size < 2
+
+            known = said.map { |name| @draft.at(name) }
+            return anew(line, known) if known.all? && order
+            return known.each { |at| link(at, line.number) } if known.all?
+            return later(line, said) if said.size > 2 && said.all? { |name| @later.key?(@draft.fold(name)) }
+          end
+          nil
+        end
+
+        # "The order is A, B, A": what was listed before is only what there is.
+        def anew(line, known)
+          before = @draft.links.reject { |each| known.include?(each.section) }
+          known.each { |at| link(at, line.number) }
+          @draft.order([*before, *@draft.account(line.number).links], line.number)
+        end
+
+        # An order that stands before what it orders.
+        def later(line, names)
+          return if names.uniq.size == names.size && names.size < 4
+
+          @order = [line.number, names]
+          @draft.account(line.number).note = line.text
+        end
+
+        def several(line, text)
+          said = Line.new(line.number, text).clauses
+          done = said.size < 2 || @draft.all_or_nothing { said.all? { |each| takes?(line, each) } }
+          clause(line, text, said.first || text) if said.size < 2
+          ask(line, :unclear, line.text) unless done
+        end
+
+        # Whether a clause of several says a link.
+        def takes?(line, text)
+          clause = parse(text)
+          taker(line, clause).take?
+        end
+
+        def clause(line, whole, text)
+          clause = parse(text)
+          taker(line, clause, whole:).take
+        end
+
+        def parse(text)
+          Clause.new(text, known: method(:known), taught: ->(name) { @staff.find(name) }).tap do |each|
+            @clauses << each
+            per_bar(each)
+          end
+        end
+
+        # "8 bars (4 counts each)"
+        def per_bar(clause)
+          return unless clause.length&.bars
+
+          said = clause.remarks.filter_map { |text| text[/\b(\d{1,2})\s*(?:counts?|cts|beats?)\s+each\b/i, 1] }.first
+          @draft.facts[:bar] ||= said.to_i if said
+        end
+
+        def known(said)
+          at = @draft.at(said) and return @draft.sections[at].name
+          said if @draft.saved_name?(said)
+        end
+
+        def taker(line, clause, whole: nil)
+          Taker.new(line, clause, draft: @draft, staff: @staff, everything: @everything.to_a, bare: @bare,
+                                  placed: @order.nil?, whole:, mention: method(:mention))
+        end
+
+        def mention(name, sure)
+          key = @draft.fold(@staff.find(name) || name)
+          was = @mentioned[key]
+          @mentioned[key] = [was ? was.first : (@staff.find(name) || name), sure || was&.last || false]
+        end
+
+        def link(at, line) = @draft.link(section: at, line:)
+        def ask(line, kind, subject) = Waiting.new(line, @draft).ask(kind, subject)
+
+        def finish
+          later_order if @order
+          Clock.new(@draft, @lines, @draft.facts[:bpm] || @bpm).fill
+          Bars.new(@draft, @lines, @draft.facts[:bar]).fill
+          total
+        end
+
+        def later_order
+          number, names = @order
+          made = @draft.links.dup
+          @draft.account(number).links.clear
+          @draft.links.clear
+          names.each { |name| (at = @draft.at(name)) && link(at, number) }
+          placed = @draft.links.map(&:section)
+          @draft.links.concat(made.reject { |each| placed.include?(each.section) })
+        end
+
+        def total
+          line, counts = @draft.expected
+          sum = @draft.links.sum { |each| @draft.sections[each.section].rows.sum }
+          return unless counts && line && ![sum, sum / 8].include?(counts)
+
+          @draft.note(line, :total_differs, counts, sum)
+        end
+      end
+    end
+  end
+end
