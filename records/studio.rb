@@ -71,6 +71,8 @@ module Records
     validate { StudioSettings.wrong(settings.slice(*DEFAULTS.keys)).each { |name| errors.add(:settings, name) } }
 
     DEFAULTS = {
+      "kind" => "",
+      "way_closed" => false,
       "under_eleven" => false,
       "warm_up" => 15,
       "cool_down" => 5,

@@ -20,7 +20,8 @@ module Records
     }.freeze
     # Those that are minutes or times of day in steps of five.
     IN_FIVES = (RANGES.keys - ["new_eights"]).freeze
-    FLAGS = %w[under_eleven self_reports clips clips_for_dancers words_to_minors rooms_in_calendars].freeze
+    FLAGS = %w[under_eleven self_reports clips clips_for_dancers words_to_minors rooms_in_calendars
+               way_closed].freeze
     # Full runs wanted where a piece does not say.
     RUNS = 0..20
     PAPERS = %w[a4 letter].freeze
@@ -37,6 +38,7 @@ module Records
       case name
       when *RANGES.keys then figure?(name, value)
       when *FLAGS then [true, false].include?(value)
+      when "kind" then ["", *Core::Planning::GroupKinds::FIGURES.keys].include?(value)
       when "paper" then PAPERS.include?(value)
       when "full_runs" then value.is_a?(Integer) && RUNS.cover?(value)
       when "learned_way" then way?(value, 1)

@@ -6,6 +6,11 @@ module App
     module Routes
       def self.registered(app)
         app.allow(:member, get: "/") { page "home/show", Pages::Show.new(member, local_now) }
+        app.allow :director, post: "/way", takes: { to: :text } do
+          studio.update!(settings: studio.settings.merge("way_closed" => !wanted?))
+          say t("way.closed"), undo: ("/way?to=yes" if studio.setting("way_closed"))
+          redirect "/"
+        end
       end
     end
   end

@@ -12,7 +12,9 @@ module App
         last: :text,
         days: :texts,
         single: :text,
-        rooms: :texts
+        rooms: :texts,
+        room: :text,
+        capacity: :text
       }.freeze
     end
   end

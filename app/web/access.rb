@@ -31,7 +31,7 @@ module App
       # Where on the spine a page of a piece stands.
       EVERYWHERE = { at: :text }.freeze
       # Names in paths that open nothing: numbers of rows, and words of ours.
-      OPEN = %w[id piece absence index number which kind step table ending].freeze
+      OPEN = %w[id piece absence index number which kind step table ending picture].freeze
       KNOWN = %i[anyone account member director choreographer assistant bearer program].freeze
 
       def allow(*roles, takes: {}, secret: nil, **route, &block)

@@ -47,6 +47,7 @@ module App
       register Doors::MailRoutes
       register Studio::Routes
       register Studio::TeamRoutes
+      register Help::Routes
       register Home::Routes
       register People::Routes
       register People::RosterRoutes

@@ -41,6 +41,13 @@ module App
         member ? "#{account.id}-#{member.studio_id}" : ""
       end
 
+      # The first steps, beside every page but Home, which shows them large.
+      def first_steps
+        return if member.nil? || @page.is_a?(Home::Pages::Show)
+
+        @first_steps ||= Shared::Way.new(member).then { |way| way if way.director? && way.open? }
+      end
+
       def title = [@page.title, studio_name, "Join Chain"].compact.uniq.join(" · ")
       def studio_name = member&.studio&.name
       def piece = @page.respond_to?(:piece) ? @page.piece : nil

@@ -46,6 +46,7 @@ module RouteWorld
       absence = dancer.absences.create!(studio:, from_date: "2027-02-10", to_date: "2027-02-10")
       entry = tick
       base = {
+        "picture" => "home.png",
         "told" => told.id,
         "plan" => plan.id,
         "piece" => piece.id,

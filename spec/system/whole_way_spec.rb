@@ -18,7 +18,7 @@ RSpec.describe "the whole way", :browser do
   end
 
   def describe_piece
-    click_link "Describe the first piece"
+    click_link "Say what it is made of"
     fill_in "Title", with: "Tidewater"
     fill_in "Show date", with: Date.new(2027, 4, 10)
     fill_in "Music length", with: "2:10"
@@ -26,10 +26,12 @@ RSpec.describe "the whole way", :browser do
     lines = find_field("The piece, a line for each link")
     type lines, "Ebb, 6 eights, Odalys", "Flood, 8 eights + 4, Mirela", "Ebb again, other side", "Floood again"
     expect(page).to have_text("Floood has not come before. Did you mean Flood?")
-    expect(page).to have_text("Odalys is new here and will be added as a choreographer.")
+    expect(page).to have_css(".newcomers", text: "Odalys").and have_css(".newcomers", text: "Mirela")
     lines.send_keys(*Array.new(12, :backspace), "Flood again, with changes in 8")
     expect(page).to have_text("4 links from 2 sections · 232 counts (29 eights) · 1:56 · 15½ eights to teach")
     expect(page).to have_text("The music goes on for 0:14.0 after the last count.")
+    click_button "They all teach"
+    expect(page).to have_css(".newcomers input:checked", count: 2)
     click_button "Create the piece"
   end
 
@@ -47,18 +49,16 @@ RSpec.describe "the whole way", :browser do
   end
 
   def add_rehearsals
-    click_link "Rehearsals"
+    within("nav[aria-label=Screens]") { click_link "Rehearsals" }
     fill_in "Room", with: "Hall"
-    fill_in "or m²", with: "80"
-    click_button "Add", exact: true
-    expect(page).to have_text("Hall holds 20")
+    fill_in "Holds", with: "20"
     fill_in "Start", with: "18:00"
     fill_in "End", with: "20:00"
     check "Tue"
     fill_in "From", with: Date.new(2027, 2, 2)
     fill_in "To", with: Date.new(2027, 3, 30)
     click_button "Add rehearsals"
-    expect(page).to have_text("9 rehearsals added.")
+    expect(page).to have_text("9 rehearsals added.").and have_text("Hall")
   end
 
   def tick_somebody

@@ -81,8 +81,8 @@ RSpec.describe "who may use which route", :web do
     expect(last_response.status).to eq 404
   end
 
-  # Whether a path names a row; one that names only a list and its kind is about whoever asks.
-  def about_a_row?(rule) = (rule.names - %w[table ending]).any?
+  # Whether a path names a row; one that names only a list, its kind or a picture is about whoever asks.
+  def about_a_row?(rule) = (rule.names - %w[table ending picture]).any?
 
   it "shows a director of another studio nothing of this one" do
     paths = rules.map { |rule| [rule, concrete(rule)] }

@@ -73,7 +73,7 @@ RSpec.describe "a list of a piece", :web do
     list = "Boats\n120 bpm, show on 14 March\nIntro, two eights, Mel\nPebbles, 4"
     send_form "/pieces/preview", { "structure" => list, "teach[]" => "Mel" }
     shown = Nokogiri::HTML(last_response.body)
-    expect(shown.css(".understood tr").map { |row| row.text.split.first }.compact.first(4)).to eq %w[1 2 3 4]
+    expect(shown.css(".understood tr").filter_map { |row| row.text.split.first }.first(4)).to eq %w[1 2 3 4]
     facts = JSON.parse(shown.at_css("[data-facts]")["data-facts"])
     expect(facts.slice("title", "bpm")).to eq({ "title" => "Boats", "bpm" => "120" })
     expect(facts["show_date"]).to end_with "-03-14"

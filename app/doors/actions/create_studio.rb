@@ -35,7 +35,8 @@ module App
           studio =
             Records::Studio.new(
               name: @params["studio"].to_s.strip,
-              time_zone: @params["time_zone"].presence || "Europe/London"
+              time_zone: @params["time_zone"].presence || "Europe/London",
+              settings: kind
             )
           account =
             Records::Account.new(email: @params["email"], name: @params["name"], password: @params["password"].to_s)
@@ -55,6 +56,13 @@ module App
         def twin_or(errors)
           made = made_already
           made ? Shared::Result.ok(made) : Shared::Result.no(errors)
+        end
+
+        # What kind of group it is, with the figures that it starts from.
+        def kind
+          said = @params["kind"].to_s
+          figures = Core::Planning::GroupKinds.figures(said)
+          figures.empty? ? {} : { "kind" => said, **figures }
         end
 
         def first_errors(account) = account.errors.to_hash.transform_values(&:first)

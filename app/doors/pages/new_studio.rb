@@ -5,7 +5,7 @@ module App
     module Pages
       # The form that begins a studio.
       class NewStudio
-        FIELDS = %w[studio name email time_zone].freeze
+        FIELDS = %w[studio name email time_zone kind].freeze
         attr_reader :errors
 
         def initialize(typed = {}, errors = {})
@@ -16,6 +16,7 @@ module App
         def title = I18n.t("sign_in.begin")
         def value(name) = @typed[name].to_s
         def zone = value("time_zone").empty? ? "Europe/London" : value("time_zone")
+        def kinds = Core::Planning::GroupKinds::FIGURES.keys.map { |kind| [kind, I18n.t("kinds_of_group.#{kind}")] }
         def zones = Shared::Clock.zones
       end
     end

@@ -24,6 +24,9 @@ module App
           member.role == "assistant" && rehearsal ? "assistant" : "whole"
         end
 
+        # The first steps, as long as they are not all taken.
+        def way = @way ||= Shared::Way.new(member).then { |way| way if way.open? }
+
         def own_work = @own_work ||= OwnWork.new(self)
 
         # The call sheet of the rehearsal under way, or of the next.

@@ -43,6 +43,8 @@ module App
             .where.not(id: @plan.id)
             .update_all(replaced_at: @now)
           @plan.update!(published_at: @plan.published_at || @now, replaced_at: nil, search: {})
+          studio = @piece.studio
+          studio.update!(settings: studio.settings.merge("way_closed" => true)) unless studio.setting("way_closed")
           untold = @piece.studio.rehearsals.where(id: @plan.slots.select(:rehearsal_id), told_at_host: nil)
           untold.update_all(told_at_host: URI(Settings.app_url).host)
         end

@@ -13,15 +13,38 @@ module App
           @rooms = studio.rooms.open.where(id: Array(params["rooms"]).grep(/\A\d+\z/)).to_a
         end
 
-        # Value: how many were added. A date and time that is there already is left alone.
+        # Value: how many were added. A date and time that is there already is left alone. A studio without a room says
+        # its first one here.
         def run
-          problem = faults
-          return Shared::Result.no(problem) if problem.any?
+          Records::Rehearsal.transaction do
+            first = first_room
+            problem = first&.errors.to_h.merge(faults)
+            raise Wrong, problem if problem.any?
 
-          Shared::Result.ok(Records::Rehearsal.transaction { dates.count { |date| add(date) } })
+            Shared::Result.ok(dates.count { |date| add(date) })
+          end
+        rescue Wrong => e
+          Shared::Result.no(e.problem)
         end
 
+        # Nothing of it is kept, not even the room.
+        class Wrong < StandardError
+          attr_reader :problem
+
+          def initialize(problem)
+            @problem = problem
+            super("something is wrong with it")
+          end
+        end
+        private_constant :Wrong
+
         private
+
+        def first_room
+          return if @params["room"].to_s.strip.empty? || @studio.rooms.open.exists?
+
+          AddRoom.new(@studio, @params).run.tap { |result| @rooms = [result.value].compact }
+        end
 
         def faults
           {

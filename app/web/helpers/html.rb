@@ -70,6 +70,7 @@ module App
         def day(date, year: false) = Shared::Dates.day(date, year:)
         def short_day(date) = Shared::Dates.short(date)
         def tape_css(tape) = Shared::Tape.css(tape)
+        def example(screen) = Shared::Example.svg(screen)
         def seam_mark(state, size: 24) = Shared::SeamMark.svg(state, size:)
         def plain(number) = Shared::Drawing.plain(number)
         def amount(number) = Shared::Amount.of(number)

@@ -1,0 +1,32 @@
+# frozen_string_literal: true
+
+require "kramdown"
+
+module App
+  module Help
+    module Pages
+      # docs/guide.md as a page: its addresses are those of the studio's own pages.
+      class Guide
+        FOLDER = File.expand_path("../../../docs", __dir__)
+        NAMES = Dir.children(File.join(FOLDER, "screenshots")).grep(/\A\w+\.png\z/).to_set.freeze
+        TEXT = File.read(File.join(FOLDER, "guide.md"), encoding: "UTF-8").freeze
+
+        # The path of a picture of the guide, or nil.
+        def self.picture(name) = NAMES.include?(name) ? File.join(FOLDER, "screenshots", name) : nil
+
+        def initialize(member) = @member = member
+
+        def title = I18n.t("help.title")
+        def screen = :help
+
+        # HTML of the guide; without a piece yet, what is of a piece leads to the first one's form.
+        def html
+          piece = @member.studio.pieces.running.order(:id).first
+          own = TEXT.gsub("](screenshots/", "](/help/screenshots/")
+            .gsub(%r{/pieces/:piece(/[\w-]+)*}) { |path| piece ? path.sub(":piece", piece.id.to_s) : "/pieces/new" }
+          Kramdown::Document.new(own, auto_ids: false).to_html
+        end
+      end
+    end
+  end
+end
