@@ -10,8 +10,7 @@ module Records
 
     class_methods do
       # A new row with a fresh token: [row, token].
-      def issue(**fields)
-        token = SecureRandom.urlsafe_base64(24)
+      def issue(token: SecureRandom.urlsafe_base64(24), **fields)
         [create!(**fields, token_digest: Token.digest(token)), token]
       end
 

@@ -5,7 +5,9 @@ module App
     # Dancers and choreographers, when they can come, and their private links.
     module Routes
       def self.registered(app)
-        app.allow(:member, get: "/people") { page "people/index", Pages::Index.new(member, today) }
+        app.allow :member, get: "/people" do
+          page "people/index", Pages::Index.new(member, today, links: session["links"])
+        end
         app.allow :director, post: "/people", takes: Shapes::PERSON do
           result = Actions::Save.new(studio, studio.people.new, params).run
           next page("people/index", Pages::Index.new(member, today, result), status: 422) unless result.ok?
@@ -95,7 +97,23 @@ module App
             redirect "/people/#{person.id}#link"
           end
         end
+        links_at_once(app)
         keeping(app)
+      end
+
+      # Links of everybody who has none, made by one tap, and printed while whoever made them is signed in.
+      def self.links_at_once(app)
+        app.allow :director, :assistant, post: "/links" do
+          secret = session["links"] ||= SecureRandom.hex(32)
+          say t("people.links_made", count: Actions::GiveLinks.new(studio, secret).run)
+          redirect "/people#links"
+        end
+        app.allow :director, :assistant, get: "/links.pdf" do
+          given = Actions::GiveLinks.new(studio, session["links"]).given
+          halt 404 if given.empty?
+
+          send_paper(Pages::LinksPaper.new(studio, given, local_now).paper, t("papers.links.title"))
+        end
       end
 
       # Both look first at the sentences that name somebody.
@@ -128,9 +146,13 @@ module App
           JSON.pretty_generate(Reading::KeptAbout.new(person).to_h)
         end
         erasing(app)
+        app.allow :director, get: "/people/:id/archive" do
+          page "people/archiving", Pages::Archiving.new(find(studio.people.present), Shared::Clock.now)
+        end
         app.allow :director, post: "/people/:id/archive", takes: { to: :text } do
           person = find(studio.people)
-          person.archive_or_restore(wanted?, Shared::Clock.now)
+          action = Actions::Archive.new(person, Shared::Clock.now)
+          wanted? ? action.run : action.restore
           say t(person.archived_at ? "people.archived" : "people.back", name: person.name),
               undo: ("/people/#{person.id}/archive?to=no" if person.archived_at)
           redirect "/people"

@@ -13,6 +13,11 @@ module App
 
           redirect "/pieces/#{piece.id}/groups"
         end
+        app.allow :director, post: "/pieces/:piece/groups/roster" do
+          permit Policy, piece, :direct?
+          say t("groups.from_roster", count: Actions::TakeRosterGroups.new(piece).run)
+          redirect "/pieces/#{piece.id}/groups"
+        end
         app.allow :director, post: "/pieces/:piece/cast", takes: { groups: :texts, cast: :choices, was: :text } do
           permit Policy, piece, :direct?
           result = Actions::SaveGroups.new(piece, params).cast

@@ -2,8 +2,8 @@
 
 module App
   module Shared
-    # What an empty screen will say, drawn as a pencilled sheet: rows of made-up sample data, each "left | text | share",
-    # the share (0 to 100, may be left out) as a bar.
+    # What an empty screen will say, drawn as a pencilled sheet: rows of made-up sample data, each
+    # "left | text | share", the share (0 to 100, may be left out) as a bar.
     module Example
       WIDTH = 520
       ROW = 34

@@ -35,7 +35,7 @@ module App
       def of_a_director
         [
           step(:piece, !piece.nil?, piece ? at("") : "/pieces/new"),
-          step(:people, cast?, piece ? "/roster?piece=#{piece.id}" : "/roster"),
+          step(:people, cast?, people_path),
           step(:steps, written?, piece ? at("/steps") : nil),
           step(:rehearsals, @studio.rehearsals.exists?, "/rehearsals"),
           step(:plan, plans.exists?, piece ? at("/plan") : nil),
@@ -62,6 +62,13 @@ module App
           step(:register, @studio.attendance_entries.exists?(by_name: @member.account.name),
                ahead && "/rehearsals/#{ahead.id}/room")
         ]
+      end
+
+      # Those whose roster came before the piece wait to be taken into it.
+      def people_path
+        return "/roster" unless piece
+
+        @studio.people.where.not(roster_groups: []).exists? ? at("/groups") : "/roster?piece=#{piece.id}"
       end
 
       def step(key, done, path) = Step.new(key:, done:, path:)

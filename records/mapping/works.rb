@@ -10,9 +10,10 @@ module Records
       # Records::Piece => Core::Piece::Work, in one query a table.
       def self.load(piece) = new(piece).work
 
-      # Who dances in which groups: {person id => [group ids]}, everybody cast included.
+      # Who dances in which groups: {person id => [group ids]}, everybody cast included who is not archived.
       def self.cast(piece)
-        cast = piece.castings.pluck(:person_id).to_h { |id| [id, []] }
+        here = Person.where(studio_id: piece.studio_id).present.select(:id)
+        cast = piece.castings.where(person_id: here).pluck(:person_id).to_h { |id| [id, []] }
         GroupMember.where(studio_id: piece.studio_id, group_id: piece.groups.map(&:id))
           .pluck(:person_id, :group_id)
           .each { |person, group| cast[person] << group if cast.key?(person) }

@@ -75,6 +75,7 @@ module ValidRequests
     "/people/:id/absences" => -> { { "from_date" => "2027-02-16", "to_date" => "2027-02-16" } },
     "/people/:id/absences/:absence/delete" => -> { {} },
     "/people/:id/visits" => -> { { "dates" => "2027-02-16\n2027-02-23" } },
+    "/links" => -> { {} },
     "/people/:id/link" => -> { {} },
     "/people/:id/link/revoke" => -> { {} },
     "/people/:id/archive" => -> { { "to" => "yes" } },
@@ -146,6 +147,7 @@ module ValidRequests
     "/pieces/:piece/cast" => lambda do
       { "groups" => [piece.groups.first.id.to_s], "cast" => { stranger_row.id.to_s => ["", "in"] } }
     end,
+    "/pieces/:piece/groups/roster" => -> { {} },
     "/pieces/:piece/groups/:id" => -> { { "name" => "Renamed", "leader" => dancer.id.to_s } },
     "/my/:token/reports" => lambda do
       studio.update!(settings: { "self_reports" => true })

@@ -15,7 +15,7 @@ RSpec.describe "the guide", :web do
   def steps
     text = guide[/## A dozen steps\n(.*?)\n## /m, 1]
     text.split(/^\d+\. /).drop(1).map do |step|
-      [step[/\]\((\/[^)]*)\)/, 1], step.scan(/\*\*(.+?)\*\*/m).flatten.drop(step.start_with?("**") ? 1 : 0)]
+      [step[%r{\]\((/[^)]*)\)}, 1], step.scan(/\*\*(.+?)\*\*/m).flatten.drop(step.start_with?("**") ? 1 : 0)]
     end
   end
 
@@ -34,10 +34,10 @@ RSpec.describe "the guide", :web do
 
   it "names no page of the studio that is not there, and no picture that is not" do
     sign_in director
-    paths = guide.scan(/(?<!!)\[[^\]]*\]\((\/[^)]*)\)/).flatten.uniq
+    paths = guide.scan(%r{(?<!!)\[[^\]]*\]\((/[^)]*)\)}).flatten.uniq
     statuses = paths.to_h { |path| [path, get(path.sub(":piece", piece.id.to_s)).status] }
     expect(statuses.values.uniq - [200, 302]).to eq([]), statuses.inspect
-    pictures = guide.scan(/!\[[^\]]*\]\((screenshots\/[^)]*)\)/).flatten
+    pictures = guide.scan(%r{!\[[^\]]*\]\((screenshots/[^)]*)\)}).flatten
     expect(pictures).to all(satisfy { |name| File.file?(File.expand_path("../../docs/#{name}", __dir__)) })
   end
 

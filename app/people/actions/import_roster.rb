@@ -35,10 +35,18 @@ module App
 
         def take(row)
           person = @known[row.name.downcase] || @studio.people.create!(name: row.name, adult: row.adult)
-          return unless @piece
+          return keep(person, row) unless @piece
 
           Records::Casting.find_or_create_by!(studio: @studio, piece: @piece, person:) { @cast += 1 }
           row.groups.each { |name| join(person, name, row.leader) }
+        end
+
+        # Without a piece, groups and leaders wait with the people for one.
+        def keep(person, row)
+          leads = row.leader ? row.groups : []
+          person.update!(
+            roster_groups: person.roster_groups | row.groups, roster_leads: person.roster_leads | leads
+          )
         end
 
         def join(person, name, leader)

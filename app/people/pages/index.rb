@@ -7,7 +7,9 @@ module App
       class Index
         attr_reader :member
 
-        def initialize(member, today, result = nil)
+        # links: the secret of links that this session made, or nil.
+        def initialize(member, today, result = nil, links: nil)
+          @links = links
           @member = member
           @today = today
           @result = result
@@ -28,6 +30,10 @@ module App
         end
 
         def groups(person) = person.groups.reject { |group| group.piece.archived? }.map(&:name).uniq.join(", ")
+        # Whose links may be made: how many nobody has, and how many can be printed.
+        def links? = director? || member.role == "assistant"
+        def missing_links = Actions::GiveLinks.missing(studio).size
+        def printable_links = Actions::GiveLinks.new(studio, @links).given.size
         def linked = @linked ||= studio.person_links.live.pluck(:person_id).to_set
 
         def away(person)

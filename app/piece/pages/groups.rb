@@ -25,6 +25,16 @@ module App
 
         def screen = :share_out
         def groups = @groups ||= piece.groups.includes(:leader, :people).to_a
+
+        # "Gulls (12), Terns (9)": who came with a roster before the piece, and is not in it yet.
+        def waiting_groups
+          open = Actions::TakeRosterGroups.waiting(piece.studio).filter_map do |name, people|
+            left = people.reject { |person| cast.key?(person.id) }
+            "#{name} (#{left.size})" if left.any?
+          end
+          open.join(", ")
+        end
+
         def dancers = @dancers ||= piece.studio.people.dancers.to_a
         def cast = snapshot.cast
         def size(group) = cast.count { |_, groups| groups.include?(group.id) }
