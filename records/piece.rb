@@ -61,7 +61,9 @@ module Records
 
     normalizes :title, with: ->(title) { title.to_s.gsub(/\s+/, " ").strip }
     validates :title, presence: true, length: { maximum: 80 }
-    scope :running, -> { where(archived_at: nil) }
+    # Those that are rehearsed: neither put away nor a sample to look round.
+    scope :running, -> { where(archived_at: nil, sample: false) }
+    scope :samples, -> { where(sample: true) }
 
     def setting(name) = settings.fetch(name, DEFAULTS.fetch(name))
     def published_plan = plans.where.not(published_at: nil).where(replaced_at: nil).order(:number).last

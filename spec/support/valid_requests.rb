@@ -75,6 +75,8 @@ module ValidRequests
     "/people/:id/absences" => -> { { "from_date" => "2027-02-16", "to_date" => "2027-02-16" } },
     "/people/:id/absences/:absence/delete" => -> { {} },
     "/people/:id/visits" => -> { { "dates" => "2027-02-16\n2027-02-23" } },
+    "/sample" => -> { { "to" => "yes" } },
+    "/way" => -> { { "to" => "no" } },
     "/links" => -> { {} },
     "/people/:id/link" => -> { {} },
     "/people/:id/link/revoke" => -> { {} },

@@ -34,10 +34,13 @@ module App
         def today? = rehearsal.date == now.to_date
 
         def pieces
-          @pieces ||= all_pieces.reject(&:archived?).map { |piece| PieceCard.new(piece, member, now) }
+          running = all_pieces.reject { |piece| piece.archived? || piece.sample }
+          @pieces ||= running.map { |piece| PieceCard.new(piece, member, now) }
         end
 
         def archived = @archived ||= all_pieces.select(&:archived?).sort_by(&:title)
+        # The sample piece to look round, or nil.
+        def sample = all_pieces.find(&:sample)
         def season = @season ||= Reading::SeasonSnapshots.of(studio, now)
 
         # The one under way, or the next.

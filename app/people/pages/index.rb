@@ -26,7 +26,7 @@ module App
         def archived = studio.people.where.not(archived_at: nil).order(:name)
 
         def sections
-          @sections ||= studio.sections.joins(:piece).where(pieces: { archived_at: nil }).group(:choreographer_id).count
+          @sections ||= studio.sections.joins(:piece).where(pieces: { archived_at: nil, sample: false }).group(:choreographer_id).count
         end
 
         def groups(person) = person.groups.reject { |group| group.piece.archived? }.map(&:name).uniq.join(", ")

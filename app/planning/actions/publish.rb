@@ -15,6 +15,7 @@ module App
         end
 
         def run
+          return Shared::Result.no({ base: I18n.t("sample.not_told") }) if @piece.sample
           return Shared::Result.no({ base: I18n.t("plans.newer") }) unless @plan.id == @piece.latest_plan.id
 
           told = @piece.published_plan
