@@ -20,11 +20,13 @@ RSpec.describe "a sample piece", :web do
     end
     expect(get("/").body).to include "a sample to look round"
     home = Nokogiri::HTML(get("/").body)
-    expect(home.css(".piece-card h2").map(&:text).map(&:strip)).to eq ["Winter Piece"]
+    expect(home.css(".piece-card h2").map { |title| title.text.strip }).to eq ["Winter Piece"]
     expect([get("/files").body, get("/calls").body, get("/roster").body].join).not_to include sample.title
     made = studio.people.create!(name: "Try")
-    studio.ledger_entries.create!(piece: sample, person: made, item_key: "s#{sample.sections.first.id}", rung: 2, seq: 1,
-                                  kind: "taught", account: director.account, day: NOW.to_date, by_name: "D")
+    studio.ledger_entries.create!(
+      piece: sample, person: made, item_key: "s#{sample.sections.first.id}", rung: 2, seq: 1, kind: "taught",
+      account: director.account, day: NOW.to_date, by_name: "D"
+    )
     send_form "/sample", { "to" => "no" }
     after = before.to_h { |table, _| [table, studio.public_send(table).count] }
     expect(after).to eq before.merge("people" => before["people"] + 1)

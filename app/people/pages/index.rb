@@ -26,7 +26,8 @@ module App
         def archived = studio.people.where.not(archived_at: nil).order(:name)
 
         def sections
-          @sections ||= studio.sections.joins(:piece).where(pieces: { archived_at: nil, sample: false }).group(:choreographer_id).count
+          running = studio.pieces.running.select(:id)
+          @sections ||= studio.sections.where(piece_id: running).group(:choreographer_id).count
         end
 
         def groups(person) = person.groups.reject { |group| group.piece.archived? }.map(&:name).uniq.join(", ")

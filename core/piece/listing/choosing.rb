@@ -39,12 +39,15 @@ module Core
         def choose
           teachers_first
           first, *others = @residue
-          @name = first&.first || (@length&.said.to_s[VERB] if @length && @length.rows.nil?)
+          @name = first ? first.first : verb
           with_changes if @name
           beside_the_name if @name && @said.empty? && others.none? { |text, _, _| Names.shape(text) }
           @alone = @said_alone || others.any? { |text, _, _| text.match?(ALONE) }
           others.each { |text, _, _| later(text.sub(ALONE, "")) }
         end
+
+        # "vamp till she is there" is called by what is done.
+        def verb = (@length.said[VERB] if @length && @length.rows.nil?)
 
         # "Jo: verse, 4 eights", where Jo is known to teach.
         def teachers_first

@@ -44,14 +44,18 @@ module Core
           words = name.split
           titled = name.match?(TITLE)
           words = words.drop(1) if titled
-          return if words.empty? || words.size > 4 || name.length > 80 || words.none? { |word| name?(word) }
-          return unless words.all? { |word| name?(word) || Words::PARTICLES.include?(word) }
-          if titled || words.all? { |w| w.match?(/\A\p{Lu}|\A[^\p{Ll}]/) || Words::PARTICLES.include?(w) }
-            return :capital
-          end
+          return unless words.size.between?(1, 4) && name.length <= 80 && named?(words)
+
+          return :capital if titled || words.all? { |word| capital?(word) }
 
           :small if words.size == 1
         end
+
+        def named?(words)
+          words.any? { |word| name?(word) } && words.all? { |word| name?(word) || Words::PARTICLES.include?(word) }
+        end
+
+        def capital?(word) = word.match?(/\A\p{Lu}|\A[^\p{Ll}]/) || Words::PARTICLES.include?(word)
 
         def name?(word)
           word.match?(/\A\p{L}[\p{L}\p{M}'.-]*\z/) && !Words.common?(word) &&
@@ -59,7 +63,7 @@ module Core
         end
 
         def step?(word) = !Movement::Vocabulary::DEFAULT.match([word.downcase], 0).nil?
-        private_class_method :shape_of, :name?, :step?
+        private_class_method :shape_of, :named?, :capital?, :name?, :step?
       end
     end
   end

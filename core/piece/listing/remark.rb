@@ -45,16 +45,19 @@ module Core
         # :in or nil.
         def kind(text, first:, about:)
           return :ask if text.match?(UNSURE) && !first
-          return :note if text.match?(SAID_SO) || text.match?(STAGE) || text.match?(TALK) || text.match?(HEAD)
-          return :section if text.match?(NOUNS) && !first
-          return :note if first
-          return :ask if about == :first || (about && text.match?(AMOUNT))
+          return :note if [SAID_SO, STAGE, TALK, HEAD].any? { |said| text.match?(said) }
+          return text.match?(NOUNS) ? :section : :ask if !first && (text.match?(NOUNS) || about?(text, about))
 
+          first || sentence?(text) ? :note : :ask
+        end
+
+        # Whether it is about a section in a way that changes what is danced.
+        def about?(text, about) = about == :first || (!about.nil? && text.match?(AMOUNT))
+
+        # A sentence, or a heading in capitals.
+        def sentence?(text)
           words = text.split.size
-          return :note if words > 2 && text.match?(SENTENCE)
-          return :note if text.match?(/\p{Lu}{3}/) && text == text.upcase && words > 1
-
-          :ask
+          (words > 2 && text.match?(SENTENCE)) || (words > 1 && text.match?(/\p{Lu}{3}/) && text == text.upcase)
         end
 
         # "Part one", "Act 2:"
@@ -67,7 +70,7 @@ module Core
           text.match?(/\A[(\[][^()\[\]]*[)\]]?[.!]*\z/) ||
             (text.match?(/\A([*"_~])\S.*\S\1\z/) && Length.find(text).nil?)
         end
-        private_class_method :wrapped?
+        private_class_method :about?, :sentence?, :wrapped?
       end
     end
   end

@@ -22,18 +22,15 @@ module Core
           @new_names = {}
         end
 
-        # Learns from all clauses of a list who is meant as a teacher: whoever is said to be, names with a
-        # capital letter
-        # where a teacher stands, and small ones where the list writes its teachers so. told: names that are
-        # told apart from all clauses.
+        # Learns from all clauses of a list who is meant as a teacher: whoever is said to be, names with a capital
+        # letter where a teacher stands, and small ones where the list writes its teachers so. told: names that are told
+        # apart from all clauses.
         def learn(clauses, told: [])
-          told.each { |name| meet(name) }
-          clauses.each { |clause| clause.said.each { |name| meet(name) } }
-          placed = clauses.flat_map { |clause| clause.placed.map { |text, shape| [text, shape] } }
-          capital, small = placed.partition { |_, shape| shape != :small }
-          capital.map(&:first).each { |text| Names.split(text).each { |name| meet(name) } }
-          heads(clauses).each { |name| meet(name) }
-          learn_small(small.map(&:first), clauses) if capital.none? { |_, shape| shape == :capital }
+          placed = clauses.flat_map(&:placed)
+          small = placed.filter_map { |text, shape| text if shape == :small }
+          capital = placed.reject { |_, shape| shape == :small }
+          meet_all(told + clauses.flat_map(&:said) + capital.flat_map { |text, _| Names.split(text) } + heads(clauses))
+          learn_small(small, clauses) if capital.none? { |_, shape| shape == :capital }
         end
 
         # The full name of somebody known, or as the list spells it; nil for who is nobody yet.
@@ -60,6 +57,8 @@ module Core
         def exactly(said) = @known[fold(said)]
 
         private
+
+        def meet_all(names) = names.each { |name| meet(name) }
 
         def meet(name)
           return if name.length > StructureReader::MAX_PERSON || find(name)

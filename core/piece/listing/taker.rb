@@ -7,6 +7,9 @@ module Core
     module Listing
       # What one clause makes: a section and its first link, or a repeat; or it is a remark, or it waits.
       class Taker
+        include Staffing
+        include Sentences
+
         LONG_NAME = 7
         private_constant :LONG_NAME
 
@@ -69,46 +72,6 @@ module Core
           match && @draft.at(match[:name])
         end
 
-        # Words that name nothing and are long: a sentence that only mentions a section.
-        def only_words?
-          @clause.length.nil? && @clause.name && !@clause.of && taught.empty? && @draft.at(@clause.name).nil? &&
-            !(@clause.echo? && @draft.at(@clause.name, loose: true)) && !@draft.saved_name?(@clause.name) &&
-            (!@clause.echo? || @clause.name.split.size > 3) && !@clause.unplaced? && !@clause.known?
-        end
-
-        def sentence
-          text = @whole || @line.said
-          kind = Remark.kind(text, first: @draft.links.empty? && @draft.waiting.empty?, about: mentions)
-          return open if kind == :section
-          return ask(:talk, text) if kind == :ask
-
-          title(text)
-          @draft.remark(@at, @line.text)
-        end
-
-        # The first line that is no section is what the piece is called.
-        def title(text)
-          return if @draft.facts[:title] || @draft.remarks.any? || @draft.sections.any?
-          return if text.match?(/[.!?:]\s*\z/) || text.split.size > 6 || Remark.heading?(text)
-
-          @draft.facts[:title] = text[0, 80]
-        end
-
-        # Where a section's name stands in the line: :first, :in or nil. A name of one letter only as it is written.
-        def mentions
-          text = " #{@line.said.gsub(/[,;:.!]/, ' ').squeeze(' ')} "
-          low = text.downcase
-          starts = low.sub(/\A (?:(?:and|end|then|with|the|do|back to) )*/, " ")
-          found = @draft.sections.map(&:name).select do |name|
-            next low.include?(" #{@draft.fold(name)} ") if name.length > 1
-
-            text.match?(/ #{Regexp.escape(name)} (?!\p{Ll}+ing)/)
-          end
-          return if found.empty?
-
-          found.any? { |name| starts.start_with?(" #{@draft.fold(name)} ") } ? :first : :in
-        end
-
         def unknown
           return ask(:no_name, @line.text) if @clause.name.nil?
           return ask(:long_name, StructureReader::MAX_NAME) if @clause.name.length > StructureReader::MAX_NAME
@@ -135,19 +98,6 @@ module Core
           hint = DidYouMean::SpellChecker.new(dictionary: names).correct(@clause.name).first
           typed = hint ? [@line.text.sub(/#{Regexp.escape(@clause.name)}/i, hint)] : []
           ask(:unknown_repeat, @clause.name, hint:, typed:)
-        end
-
-        # "Jo", where only "Jo & Mel" is known.
-        def half_a_pair
-          return if @clause.alone?
-
-          said = (@clause.said + @clause.placed.map(&:first)).find do |name|
-            !@staff.known?(name) && @staff.half_of(name)
-          end
-          return unless said
-
-          pair = @staff.half_of(said)
-          ask(:half_a_pair, said, typed: [pair, "#{said} alone"].map { |name| @line.text.sub(/\b#{said}\b/, name) })
         end
 
         # "Pebbles, 4": counts or eights?
@@ -277,47 +227,6 @@ module Core
 
           %w[first opening].include?(which) ? [1, eights] : [size - eights + 1, size]
         end
-
-        # Who teaches a section: whoever is said first and is known; new names wait for a tap.
-        def staff(at)
-          section = @draft.sections[at]
-          names = taught
-          names.each { |name| @mention.call(name, said?(name)) }
-          names = @everything if names.empty?
-          found = names.map { |name| @staff.find(name) || name }.uniq
-          known, strangers = found.partition { |name| @staff.exactly(name) }
-          return keep_teacher(section, known + strangers) if section.teacher || section.strangers.any?
-
-          section.teacher, *section.others = known
-          section.strangers = strangers
-        end
-
-        def said?(name) = @clause.said.include?(name)
-
-        # A repeat keeps its teacher; who takes it this time stays as words.
-        def keep_teacher(section, names)
-          had = [section.teacher, *section.others, *section.strangers].compact
-          other = taught.any? && (names - had).any?
-          @draft.note(@at, :two_teachers, section.name, had.first) if other
-        end
-
-        # Names of who teaches it as said, without those who do not.
-        def taught
-          @taught ||= begin
-            placed = @clause.placed.select { |text, shape| shape == :known || @staff.all?(text) }.map(&:first)
-            names = (@clause.said + placed).flat_map { |text| @staff.exactly(text) ? [text] : Names.split(text) }
-            away = @clause.away.map { |name| @draft.fold(@staff.find(name) || name) }
-            names.reject { |name| away.include?(@draft.fold(@staff.find(name) || name)) }.uniq
-          end
-        end
-
-        # Who teaches a section as it was just defined.
-        def owners(at)
-          section = @draft.sections[at]
-          teachers || [section.teacher, *section.others, *section.strangers].compact.then { |all| all if all.any? }
-        end
-
-        def teachers = taught.map { |name| @staff.find(name) || name }.uniq.then { |names| names if names.any? }
 
         # Words that are nothing else, kept.
         def remarks

@@ -42,17 +42,21 @@ module Core
         private
 
         def line(line)
-          text = line.said
-          return if text.length > StructureReader::MAX_LINE && long(line)
-          return @draft.remark(line.number, line.text) if table(line) || fact(line)
+          return long(line) if line.said.length > StructureReader::MAX_LINE
+          return noted(line) if table(line)
 
           text = typed(line)
-          return @draft.remark(line.number, line.text) if Remark.marked?(line.text) || Remark.marked?(text)
-          return @draft.remark(line.number, line.text) if beneath?(line, text) || heading?(text)
-          return if teacher?(line, text)
-          return if afterwards(line, text) || top(line, text) || sequence(line, text)
+          return @draft.remark(line.number, line.text) if fact(line) || remark?(line, text)
+          return noted(line) if teacher?(text)
 
-          several(line, text)
+          afterwards(line, text) || top(line, text) || sequence(line, text) || several(line, text)
+        end
+
+        # Taken for what it says, and not kept as a remark.
+        def noted(line) = @draft.account(line.number).note = line.text
+
+        def remark?(line, text)
+          Remark.marked?(line.text) || Remark.marked?(text) || beneath?(line, text) || heading?(text)
         end
 
         # "1 walk in - 2 eights", "2 reach series - 4 eights"
@@ -96,13 +100,13 @@ module Core
         end
 
         # A line that is only whoever teaches what follows.
-        def teacher?(line, text)
+        def teacher?(text)
           names = Names.split(text.delete_suffix(":"))
           return false unless @staff.all?(text.delete_suffix(":")) && @draft.at(text).nil?
 
           names.each { |name| mention(name, true) }
           @everything = names
-          @draft.remark(line.number, line.text)
+          true
         end
 
         # What stands further in under a line and says no length is a remark on it.
@@ -149,16 +153,16 @@ module Core
           text = text.sub(Words::LEAD, "").delete_suffix(".")
           order = ORDER.match(text)
           text = order.post_match if order
-          names = [/\s*(?:,|→|->|\+|\bthen\b|\s-\s|\band\b)\s*/, /\s+/].map { |by| text.split(by).reject(&:empty?) }
-          names.each do |said|
-            next if said.size < 2
+          ways = [/\s*(?:,|→|->|\+|\bthen\b|\s-\s|\band\b)\s*/, /\s+/].map { |by| text.split(by).reject(&:empty?) }
+          ways.select { |names| names.size > 1 }.any? { |names| named(line, names, order) }
+        end
 
-            known = said.map { |name| @draft.at(name) }
-            return anew(line, known) if known.all? && order
-            return known.each { |at| link(at, line.number) } if known.all?
-            return later(line, said) if said.size > 2 && said.all? { |name| @later.key?(@draft.fold(name)) }
-          end
-          nil
+        # Links of names that came before, or an order of names that come later.
+        def named(line, names, order)
+          known = names.map { |name| @draft.at(name) }
+          return order ? anew(line, known) : known.each { |at| link(at, line.number) } if known.all?
+
+          later(line, names) if names.size > 2 && names.all? { |name| @later.key?(@draft.fold(name)) }
         end
 
         # "The order is A, B, A": what was listed before is only what there is.
