@@ -8,11 +8,8 @@ module App
       # docs/guide.md as a page: its addresses are those of the studio's own pages.
       class Guide
         FOLDER = File.expand_path("../../../docs", __dir__)
-        NAMES = Dir.children(File.join(FOLDER, "screenshots")).grep(/\A\w+\.png\z/).to_set.freeze
+        PICTURES = Dir[File.join(FOLDER, "screenshots", "*.png")].to_h { |path| [File.basename(path), path] }.freeze
         TEXT = File.read(File.join(FOLDER, "guide.md"), encoding: "UTF-8").freeze
-
-        # The path of a picture of the guide, or nil.
-        def self.picture(name) = NAMES.include?(name) ? File.join(FOLDER, "screenshots", name) : nil
 
         def initialize(member) = @member = member
 
