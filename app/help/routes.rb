@@ -7,7 +7,7 @@ module App
       def self.registered(app)
         app.allow(:member, get: "/help") { page "help/guide", Pages::Guide.new(member) }
         app.allow :member, get: "/help/screenshots/:picture" do
-          path = Pages::Guide::PICTURES[params["picture"]] || halt(404)
+          path = Pages::Guide::PICTURES.find { |each| File.basename(each) == params["picture"] } || halt(404)
           beside
           headers "cache-control" => "private, max-age=86400"
           send_file path, type: "image/png", disposition: :inline

@@ -8,7 +8,7 @@ module App
       # docs/guide.md as a page: its addresses are those of the studio's own pages.
       class Guide
         FOLDER = File.expand_path("../../../docs", __dir__)
-        PICTURES = Dir[File.join(FOLDER, "screenshots", "*.png")].to_h { |path| [File.basename(path), path] }.freeze
+        PICTURES = Dir[File.join(FOLDER, "screenshots", "*.png")].freeze
         TEXT = File.read(File.join(FOLDER, "guide.md"), encoding: "UTF-8").freeze
 
         def initialize(member) = @member = member
