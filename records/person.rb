@@ -18,9 +18,11 @@ module Records
     normalizes :name, with: ->(name) { name.to_s.gsub(/\s+/, " ").strip }
     validates :name, presence: true, length: { maximum: 80 }
     validates :rings, length: { maximum: 40 }, format: { with: %r{\A[\d+()/ -]*\z} }
+    validates :band, inclusion: { in: Core::Planning::AgeBands::ALL }, allow_nil: true
     validates :tape, inclusion: { in: 1..TAPES }, allow_nil: true
 
     before_update :remember_name
+    before_save { self.band = adult ? "adult" : (band unless band == "adult") }
 
     scope :present, -> { where(archived_at: nil) }
     scope :dancers, -> { present.where(dances: true).order(:name) }

@@ -27,6 +27,11 @@ module App
           say t("people.saved", name: result.value.name)
           redirect "/people/#{result.value.id}"
         end
+        app.allow :director, post: "/ages", takes: { band: :text } do
+          count = Actions::SayAges.new(studio, params["band"]).run
+          say t("bands.said", count:)
+          redirect "/people"
+        end
         presence(app)
         links(app)
       end

@@ -11,11 +11,13 @@ module Formats
       MAX_GROUP = 40
       COLUMNS = { name: /\A(?:name|full name|dancer|student|who)\z/i, first: /\A(?:first|first name|given name)\z/i,
                   last: /\A(?:last|last name|surname|family name)\z/i, groups: /\A(?:groups?|class|line|team)\z/i,
-                  leader: /\A(?:leader|captain)\z/i, adult: /\A(?:adult|over 18|18\+)\z/i }.freeze
+                  leader: /\A(?:leader|captain)\z/i,
+                  adult: /\A(?:adult|over 18|18\+|age|age\s*(?:band|group)|band)\z/i }.freeze
       GROUP_LINE = /\A(?<group>[^:]{1,60}?)\s*:\s*(?<name>.*)\z/
       private_constant :GROUP_LINE
       YES = /\A(?:y|yes|x|true|1|leader)\z/i
-      Person = Struct.new(:name, :groups, :leader, :adult, :line, :lines, :known, keyword_init: true)
+      # band: an age band, or nil.
+      Person = Struct.new(:name, :groups, :leader, :adult, :band, :line, :lines, :known, keyword_init: true)
       Fault = Struct.new(:line, :kind, :subject, :lines, keyword_init: true)
       # people: those taken and those there already (known); lines: how many lines of the file are what; cells: those of
       # the first line; columns: {kind => which of them}; heading: whether the first line was headings.
@@ -125,11 +127,17 @@ module Formats
           name:,
           groups:,
           leader: cell(row.cells, :leader).match?(YES),
-          adult: cell(row.cells, :adult).match?(YES),
+          **age(cell(row.cells, :adult)),
           line: row.lines.first,
           lines: row.lines,
           known: @known.include?(fold(name))
         )
+      end
+
+      # "yes", "under 8", "8–11", "10"
+      def age(said)
+        band = said.match?(YES) ? Core::Planning::AgeBands::ADULT : Core::Planning::AgeBands.said(said)
+        { band:, adult: band == Core::Planning::AgeBands::ADULT }
       end
 
       def full_name(cells)

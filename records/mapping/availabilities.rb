@@ -16,11 +16,19 @@ module Records
           minors: ids(@studio.people.where(adult: false, dances: true)),
           dancing: ids(@studio.people.where(dances: true)),
           latest: @studio.setting("latest_finish"),
+          homes:,
           **care
         )
       end
 
       private
+
+      # {who => minute} of minors whose age band says when they are home.
+      def homes
+        latest = @studio.setting("latest_finish")
+        @studio.people.where(adult: false).where.not(band: nil).pluck(:id, :band)
+          .to_h { |id, band| [Identifiers.person(id), Core::Planning::AgeBands.home_by(band, latest)] }
+      end
 
       def ids(people) = people.ids.map { |id| Identifiers.person(id) }
 

@@ -265,13 +265,14 @@ module Records
         slot.room_id ? [*people, { **away(Identifiers.room(slot.room_id), *at), **kind.slice(:frame) }] : people
       end
 
-      # Minors have a daily limit, a setting of the studio.
+      # Minors have a daily limit: a setting of the studio, or less where their age band asks for less.
       def limits(tasks)
         asked = tasks.flat_map(&:dancers).uniq
-        @studio.people.where(adult: false).pluck(:id)
-          .map { |id| Identifiers.person(id) }
-          .select { |id| asked.include?(id) }
-          .map { |who| { who:, minutes_per_day: @studio.setting("daily_minutes") } }
+        most = @studio.setting("daily_minutes")
+        minors = @studio.people.where(adult: false).pluck(:id, :band).to_h do |id, band|
+          [Identifiers.person(id), Core::Planning::AgeBands.minutes_a_day(band, most)]
+        end
+        minors.slice(*asked).map { |who, minutes_per_day| { who:, minutes_per_day: } }
       end
     end
   end

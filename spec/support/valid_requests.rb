@@ -75,6 +75,7 @@ module ValidRequests
     "/people/:id/absences" => -> { { "from_date" => "2027-02-16", "to_date" => "2027-02-16" } },
     "/people/:id/absences/:absence/delete" => -> { {} },
     "/people/:id/visits" => -> { { "dates" => "2027-02-16\n2027-02-23" } },
+    "/ages" => -> { { "band" => "12_15" } },
     "/sample" => -> { { "to" => "yes" } },
     "/way" => -> { { "to" => "no" } },
     "/links" => -> { {} },

@@ -34,7 +34,9 @@ module App
         private
 
         def take(row)
-          person = @known[row.name.downcase] || @studio.people.create!(name: row.name, adult: row.adult)
+          person = @known[row.name.downcase] ||
+            @studio.people.create!(name: row.name, adult: row.adult, band: row.band)
+          person.update!(band: row.band, adult: row.adult) if row.band && person.band.nil?
           return keep(person, row) unless @piece
 
           Records::Casting.find_or_create_by!(studio: @studio, piece: @piece, person:) { @cast += 1 }

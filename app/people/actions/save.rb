@@ -22,7 +22,7 @@ module App
             name: @params["name"].to_s,
             dances: @params["dances"] == "1",
             teaches: @params["teaches"] == "1",
-            adult: @params["adult"] == "1",
+            **age,
             rings: @params.fetch("rings", @person.rings).to_s.strip,
             tape:
           )
@@ -33,6 +33,14 @@ module App
           else
             Shared::Result.no(@person.errors.to_hash.transform_values(&:first), @person)
           end
+        end
+
+        # The band that is said, and with it whether somebody is an adult; what is not sent stays.
+        def age
+          return { adult: @params["adult"] == "1" } unless @params.key?("band")
+
+          band = @params["band"] if Core::Planning::AgeBands::ALL.include?(@params["band"])
+          { band:, adult: band == Core::Planning::AgeBands::ADULT }
         end
 
         def tape

@@ -56,7 +56,7 @@ module App
           "invitations" => %w[email],
           "mails" => %w[recipient],
           "memberships" => %w[mail_token mail_ways],
-          "people" => %w[name initials rings former_names names_waiting family_word sheet_token],
+          "people" => %w[band name initials rings former_names names_waiting family_word sheet_token],
           "rehearsals" => %w[told_at_host],
           "sections" => %w[fidelity method_preset time feel layer_school teachers_needed learned_way called_by],
           "tracks" => %w[tempo],

@@ -31,6 +31,9 @@ module App
         end
 
         def groups(person) = person.groups.reject { |group| group.piece.archived? }.map(&:name).uniq.join(", ")
+        # How many minors have no age band.
+        def ageless = studio.people.dancers.where(adult: false, band: nil).count
+
         # Whose links may be made: how many nobody has, and how many can be printed.
         def links? = director? || member.role == "assistant"
         def missing_links = Actions::GiveLinks.missing(studio).size

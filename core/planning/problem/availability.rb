@@ -5,10 +5,11 @@ module Core
     # When people can come, on whatever day: what is asked of it for the rehearsals there are holds for one that is only
     # thought of. absences: [{who:, from_date:, to_date:, from:, to:}], ISO dates and minutes of the day, nil for the
     # whole day; visits: {who => [ISO date]} of those who come on these dates only; minors: who is at home from minute
-    # `latest` on; dancing: who warms up and cools down; warm_up: its minutes.
+    # `latest` on, or from an earlier one of their own (homes: {who => minute}); dancing: who warms up and cools down;
+    # warm_up: its minutes.
     class Availability < Values::Value.of(
       absences: [].freeze, visits: {}.freeze, minors: [].freeze, dancing: [].freeze, latest: 1440, warm_up: 15,
-      care: Care.new
+      homes: {}.freeze, care: Care.new
     )
       # Entries of Problem#unavailable for a rehearsal on a date from one minute of the day to another.
       def on(date, opening:, closing:)
@@ -49,9 +50,9 @@ module Core
 
       # Minors go home cooled down.
       def at_home(date, closing)
-        return [] if closing <= latest
-
-        minors.map { |who| { who:, date:, from: latest - care.cool_down, to: 1440, late: true } }
+        at = minors.to_h { |who| [who, [homes[who], latest].compact.min] }
+        at.select { |_, home| home < closing }
+          .map { |who, home| { who:, date:, from: home - care.cool_down, to: 1440, late: true } }
       end
     end
   end
