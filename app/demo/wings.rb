@@ -49,7 +49,8 @@ module App
 
       def cast
         World::GROUPS.each_with_index do |(name, names), i|
-          people = names.map { |each| @studio.people.create!(name: each) }
+          band = %w[12_15 16_17][i % 2]
+          people = names.map { |each| @studio.people.create!(name: each, band:) }
           group = @piece.groups.create!(studio: @studio, name:, number: i + 1, leader: people.first)
           people.each do |person|
             Records::Casting.create!(studio: @studio, piece: @piece, person:)
