@@ -13,7 +13,7 @@ module Formats
     def self.text(bytes) = Csv.text(bytes)
 
     # What a column can be.
-    KINDS = %i[name first last groups leader adult].freeze
+    KINDS = %i[name first last groups leader adult needs].freeze
 
     # [{name:, groups:, leader:, adult:}] => CSV text.
     def self.render(people)

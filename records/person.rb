@@ -18,6 +18,7 @@ module Records
     normalizes :name, with: ->(name) { name.to_s.gsub(/\s+/, " ").strip }
     validates :name, presence: true, length: { maximum: 80 }
     validates :rings, length: { maximum: 40 }, format: { with: %r{\A[\d+()/ -]*\z} }
+    validates :needs, length: { maximum: 120 }
     validates :band, inclusion: { in: Core::Planning::AgeBands::ALL }, allow_nil: true
     validates :tape, inclusion: { in: 1..TAPES }, allow_nil: true
 

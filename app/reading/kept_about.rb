@@ -27,7 +27,8 @@ module App
 
       def person
         word = @person.family_word ? { "family_word" => I18n.t("kept.family_word") } : {}
-        [@person.slice(:name, :initials, :adult, :band, :rings).merge("groups" => @person.groups.pluck(:name), **word)]
+        about = @person.slice(:name, :initials, :adult, :band, :wheels, :needs, :rings)
+        [about.merge("groups" => @person.groups.pluck(:name), **word)]
       end
 
       def links = @person.person_links.given.map { |link| { kind: link.kind, given: link.created_at.to_date } }

@@ -53,7 +53,16 @@ module App
 
       def cautions
         hazards.map { |hazard| [I18n.t("hazards.#{hazard}.name"), I18n.t("hazards.#{hazard}.care")] } +
-          collisions.map { |trouble| [I18n.t("collisions.name"), I18n.t("collisions.care", place: trouble.place)] }
+          collisions.map { |trouble| [I18n.t("collisions.name"), I18n.t("collisions.care", place: trouble.place)] } +
+          needs
+      end
+
+      # What those who are called always need: for the team, never on the wall.
+      def needs
+        return [] if posted?
+
+        called = slots.flat_map { |slot| slot.slot_people.map(&:person_id) }.uniq
+        studio.people.where(id: called).where.not(needs: "").order(:name).map { |person| [person.name, person.needs] }
       end
 
       # Where somebody ran into somebody in what is danced, and nobody has settled it.

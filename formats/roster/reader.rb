@@ -12,12 +12,17 @@ module Formats
       COLUMNS = { name: /\A(?:name|full name|dancer|student|who)\z/i, first: /\A(?:first|first name|given name)\z/i,
                   last: /\A(?:last|last name|surname|family name)\z/i, groups: /\A(?:groups?|class|line|team)\z/i,
                   leader: /\A(?:leader|captain)\z/i,
-                  adult: /\A(?:adult|over 18|18\+|age|age\s*(?:band|group)|band)\z/i }.freeze
+                  adult: /\A(?:adult|over 18|18\+|age|age\s*(?:band|group)|band)\z/i,
+                  needs: /\A(?:needs?|access|wheelchair|wheels)\z/i }.freeze
+      # What says in a column of needs that somebody comes on wheels.
+      WHEELS = /\A(?:y|yes|x|true|1)\z|wheel/i
       GROUP_LINE = /\A(?<group>[^:]{1,60}?)\s*:\s*(?<name>.*)\z/
       private_constant :GROUP_LINE
       YES = /\A(?:y|yes|x|true|1|leader)\z/i
-      # band: an age band, or nil.
-      Person = Struct.new(:name, :groups, :leader, :adult, :band, :line, :lines, :known, keyword_init: true)
+      # band: an age band, or nil; wheels: whether they come on wheels; needs: what else they always need, as typed.
+      Person = Struct.new(
+        :name, :groups, :leader, :adult, :band, :wheels, :needs, :line, :lines, :known, keyword_init: true
+      )
       Fault = Struct.new(:line, :kind, :subject, :lines, keyword_init: true)
       # people: those taken and those there already (known); lines: how many lines of the file are what; cells: those of
       # the first line; columns: {kind => which of them}; heading: whether the first line was headings.
@@ -128,6 +133,7 @@ module Formats
           groups:,
           leader: cell(row.cells, :leader).match?(YES),
           **age(cell(row.cells, :adult)),
+          **needs(cell(row.cells, :needs)),
           line: row.lines.first,
           lines: row.lines,
           known: @known.include?(fold(name))
@@ -138,6 +144,12 @@ module Formats
       def age(said)
         band = said.match?(YES) ? Core::Planning::AgeBands::ADULT : Core::Planning::AgeBands.said(said)
         { band:, adult: band == Core::Planning::AgeBands::ADULT }
+      end
+
+      # "wheelchair", "yes", "wheels; lip-reads"
+      def needs(said)
+        plain = said.match?(/\A(?:y|yes|x|true|1|no|n|wheel ?chair|wheels)?\z/i)
+        { wheels: said.match?(WHEELS), needs: plain ? "" : said[0, 120] }
       end
 
       def full_name(cells)

@@ -39,6 +39,24 @@ RSpec.describe "age bands", :web do
     expect(late).to eq [id.call(ada)]
   end
 
+  it "stand beside what somebody always needs: wheels for the plan's rooms, a word for the call sheet" do
+    sign_in director
+    send_form "/roster", { "text" => "Name;Needs\nAda Reed;wheelchair\nBram Moss;faces us to lip-read\nCleo Pike;",
+                           "piece" => piece.id.to_s }
+    ada, bram, = studio.people.dancers.to_a
+    needs = [ada, bram].map { |person| [person.wheels, person.needs] }
+    expect(needs).to eq [[true, ""], [false, "faces us to lip-read"]]
+    expect(Records::Mapping::Wheels.of(piece.reload)).to eq [ada.id]
+    make_season(studio)
+    plan = App::Planning::Actions::Make.new(piece.reload, director.account, studio.local(NOW)).run
+    App::Planning::Actions::Publish.new(plan, NOW).run
+    day = plan.slots.where(kind: "learn").joins(:slot_people).where(slot_people: { person_id: bram.id }).first.rehearsal
+    expect(get("/rehearsals/#{day.id}/call-sheet").body).to include "faces us to lip-read"
+    form = { "name" => bram.name, "dances" => "1", "band" => "", "needs" => "", "wheels" => "1" }
+    send_form "/people/#{bram.id}", { **form, "lock_version" => bram.reload.lock_version.to_s }
+    expect(bram.reload.slice(:needs, :wheels).values).to eq ["", true]
+  end
+
   it "keep a roster's groups and leaders with the people, where there is no piece yet" do
     sign_in director
     send_form "/roster", { "text" => "Name;Group;Leader\nAda Reed;Gulls;yes\nBram Moss;Gulls\nCleo Pike;Terns" }

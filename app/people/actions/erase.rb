@@ -76,7 +76,7 @@ module App
           now = Shared::Clock.now
           @person.update!(
             name: I18n.t("kept.person_gone", number: @person.id), former_names: [], names_waiting: waiting,
-            roster_groups: [], roster_leads: [],
+            roster_groups: [], roster_leads: [], needs: "",
             initials: "", rings: "", client_id: nil, family_word: nil, sheet_token: nil, erased_at: now,
             archived_at: @person.archived_at || now
           )

@@ -36,11 +36,18 @@ module App
         def take(row)
           person = @known[row.name.downcase] ||
             @studio.people.create!(name: row.name, adult: row.adult, band: row.band)
-          person.update!(band: row.band, adult: row.adult) if row.band && person.band.nil?
+          say_more(person, row)
           return keep(person, row) unless @piece
 
           Records::Casting.find_or_create_by!(studio: @studio, piece: @piece, person:) { @cast += 1 }
           row.groups.each { |name| join(person, name, row.leader) }
+        end
+
+        # What the roster says of somebody and nobody has said yet.
+        def say_more(person, row)
+          person.update!(band: row.band, adult: row.adult) if row.band && person.band.nil?
+          person.update!(wheels: true) if row.wheels && !person.wheels
+          person.update!(needs: row.needs) if !row.needs.empty? && person.needs.empty?
         end
 
         # Without a piece, groups and leaders wait with the people for one.

@@ -23,6 +23,7 @@ module App
             dances: @params["dances"] == "1",
             teaches: @params["teaches"] == "1",
             **age,
+            **needs,
             rings: @params.fetch("rings", @person.rings).to_s.strip,
             tape:
           )
@@ -41,6 +42,13 @@ module App
 
           band = @params["band"] if Core::Planning::AgeBands::ALL.include?(@params["band"])
           { band:, adult: band == Core::Planning::AgeBands::ADULT }
+        end
+
+        # What they always need; what is not sent stays.
+        def needs
+          return {} unless @params.key?("needs")
+
+          { wheels: @params["wheels"] == "1", needs: @params["needs"].to_s.gsub(/\s+/, " ").strip }
         end
 
         def tape

@@ -28,7 +28,7 @@ module App
           },
           joins: { agreements: %w[words by_name], join_facts: %w[note] },
           piece: {
-            pieces: %w[title settings], groups: %w[name], people: %w[roster_groups roster_leads],
+            pieces: %w[title settings], groups: %w[name], people: %w[needs roster_groups roster_leads],
             tracks: %w[form], revisions: %w[summary work]
           },
           plan: { plans: %w[school result search], plan_offers: %w[asked facts plans], slots: %w[title names] },
