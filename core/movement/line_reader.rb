@@ -86,10 +86,11 @@ module Core
         2
       end
 
-      # Counts with nothing said on them: those of the words before the comma, where these have none.
+      # Counts with nothing said on them: those of the words before the comma, where these have none; else they are
+      # kept as words, like all that is typed and not read.
       def loose_counts(group)
         positions = positions(group)
-        take_counts(positions) if @open && positions.any?
+        @open && positions.any? ? take_counts(positions) : @kept[:notes] << group.tokens.map(&:text).join(" ")
         @open = nil
         1
       end
