@@ -38,6 +38,7 @@ module Core
         # The name, and what stands where a teacher stands.
         def choose
           teachers_first
+          dancers_first
           first, *others = @residue
           @name = first ? first.first : verb
           with_changes if @name
@@ -54,14 +55,25 @@ module Core
           return unless @residue.size > 1 || (@of && @residue.any?)
 
           first = @residue.first.first
-          return unless everybody_taught?(first) || (Names.shape(first) == :capital && part_next?)
+          return unless everybody_taught?(first) || (Names.shape(first) == :capital && part_next?(first))
 
           @said.concat(Names.split(first))
           @residue.shift
         end
 
-        # "Bel: coda": the second is what parts of dances are called.
-        def part_next? = Remark.part?(@residue[1].to_a.first.to_s)
+        # "Bel: coda": the second is what parts of dances are called; a letter, or what came before, is itself one.
+        def part_next?(first)
+          first.length > 1 && @known.call(first).nil? && Remark.part?(@residue[1].to_a.first.to_s)
+        end
+
+        # "Reds: run on", "everyone: unison": who dances it stands first.
+        def dancers_first
+          (first, _, lasts), (_, _, second_lasts) = @residue
+          return unless @residue.size > 1 && !lasts && !second_lasts && !everybody_taught?(@residue[1].first)
+          return unless first.split.all? { |word| Words.group?(word) }
+
+          @remarks << @residue.shift.first
+        end
 
         # "Intro Mel", "Mel intro"
         def beside_the_name

@@ -20,12 +20,15 @@ module Core
           (?:[\s,:;]|\z))/xi
         SHARED = %r{,?\s*(?<!\p{L})(?:eights?\s+)(?<all>\d{1,2}\s*[-–]\s*\d{1,2}\s+#{Names::ONE}
           (?:\s*(?:,|and|&|/)\s*\d{1,2}\s*[-–]\s*\d{1,2}\s+#{Names::ONE})+)}xi
+        # Two groups at the same time.
+        BOTH = /\A(?:while|as|when|(?:at\s+the\s+same\s+time|meanwhile|simultaneously)\s*[:,]?)\s+(?<one>[^,;:]+?),\s*
+          (?:the\s+)?(?<other>[^,;:]+?)(?<rest>\s*(?:[,;:]|\s[-–—]\s|\().*)?\z/xi
         MUSIC = /\s+(?:music\s+only|only\s+music|no\s+music|with(?:out)?\s+music|in\s+silence|a\s*cappella)\z/i
         # "final eight" is a name and a length.
         NAMED_EIGHT = /\A(?:the\s+)?(?:last|final|first|opening|closing|
           middle)\s+(?:(?<n>#{Amount::PATTERN})\s+)?eights?\z/xi
         GAP = "\u00A0"
-        private_constant :SEPARATORS, :KNOWN, :UNPLACED, :NUMBERED, :SHARED, :MUSIC, :NAMED_EIGHT, :GAP
+        private_constant :SEPARATORS, :KNOWN, :UNPLACED, :NUMBERED, :SHARED, :MUSIC, :BOTH, :NAMED_EIGHT, :GAP
 
         # name: String or nil; length: Length or nil; said: names that are said to teach it; placed: [text, shape] of
         # words that stand where a teacher stands; away: names of those who do not; times: how often; of: the section
@@ -118,12 +121,12 @@ module Core
 
         # "while Reds lift, Blues walk" is one thing.
         def while_both(text)
-          match = text.match(/\A(?:while|as|
-            when)\s+(?<one>[^,;]+),\s*(?:the\s+)?(?<other>[^,;]+)(?<rest>.*)\z/i) or return text
+          match = BOTH.match(text) or return text
           return text if Length.find(match[:other]) || Length.find(match[:one])
 
           @both = "#{match[:one]}, #{match[:other]}"
-          match[:rest]
+          spend(text, @both, match[:rest])
+          match[:rest].to_s
         end
 
         # A part that is only a number belongs to "with changes in 4" before it.

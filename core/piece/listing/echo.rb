@@ -35,7 +35,7 @@ module Core
         WHICH = "(?<which>last|final|first|opening|second)"
         PART = /(?:\b(?:but\s+)?(?:only|just)\s+)?(?:\bthe\s+)?\b#{WHICH}\s+(?:(?<half>half)|
           (?:(?<n>#{Amount::COUNTED})\s*)?
-          (?<unit>eights?|8s|x\s?8'?s?|counts?|cts))\b(?<only>\s+only)?(?:\s+of\s+(?:the\s+)?(?<of>.+))?/xi
+          (?<unit>eights?|8s|x\s?8'?s?|counts?|cts|bars?))\b(?<only>\s+only)?(?:\s+of\s+(?:the\s+)?(?<of>.+))?/xi
         PIECES = /\b(?:(?:only|just)\s+)?eights?\s+(?<from>\d{1,2})(?:\s*(?:-|–|to)\s*(?<to>\d{1,2}))?(?:\s+only)?
           (?:\s+of\s+(?:the\s+)?(?<of>.+))?\z/xi
         LIKE = /\A(?<name>.{1,60}?)\s*(?:,?\s*(?:is\s+|it'?s\s+)?(?:just\s+)?(?:the\s+)?same\s+as|\bas\b|\blike\b|=|

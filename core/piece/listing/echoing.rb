@@ -51,7 +51,8 @@ module Core
           return [match[:which].downcase, :half] if match[:half]
 
           number = Amount.of(match[:n] || "1") || 1
-          [match[:which].downcase, match[:unit].match?(/\Ac/i) ? number : number * 8]
+          unit = { "c" => 1, "b" => nil }.fetch(match[:unit][0].downcase, 8)
+          [match[:which].downcase, unit ? number * unit : :bars]
         end
 
         # Repeats of what is known ("Smoke, again"), or of what was named before in the line.

@@ -19,7 +19,7 @@ module Core
           /\bhalf\s+(?:of\s+)?(?:an?\s+)?(?:eight|8)\b|\ba?\s*half[\s-]eight\b/i,
           /(?<n>#{Amount::PATTERN})(?<half>#{HALF})\s+(?<unit>#{LINE})/i,
           /\bx\s*(?<n>\d{1,2})\s+(?<unit>#{LINE})/i,
-          /(?<n>\d{1,3})\s*[x×]\s*(?<unit>8|6|4|10)'?s?\b(?!\s*[x×])/i,
+          /(?<n>\d{1,3})\s*[x×]\s*(?<unit>8|6|4|10)'?s?\b(?![x×])/i,
           /\b(?<n>#{Amount::COUNTED})(?:(?<=\d)\s*-?\s*|\s+)(?:x|×|times|lots\s+of|
             sets\s+of)?\s*(?!(?<=ty\s)eight\b)(?<unit>#{LINE})(?!\p{L})(?<half>#{HALF})?/i,
           /\b(?<n>(?-i:an?)|one|1)\s+(?<unit>#{ONE_LINE})(?!\s*-?\s*#{COUNT})\b/i,

@@ -9,7 +9,7 @@ module Core
         CAPITAL = "(?-i:[\\p{Lu}])[\\p{L}\\p{M}'.-]*"
         FURTHER = "(?:\\s+(?:(?:#{Words::PARTICLES.join('|')})\\s+)?#{CAPITAL}){0,3}".freeze
         ONE = "(?:(?:#{Words::TITLES})\\.?\\s+)?#{WORD}#{FURTHER}".freeze
-        BETWEEN = %r{\s*(?:[&+/,]|\b(?:and|with|plus)\b)\s*}i
+        BETWEEN = %r{\s*(?:[&+/,]|\b(?:and|with|plus|et|und|y)\b)\s*}i
         HELPING = /\s+(?:helping|assisting|helps|assists|too|together|both|as\s+well)\z/i
         DID = "(?:does|has|had|takes|teaches|leads|sets|makes|gets|covers|(?<plural>do|have|take|teach|lead)|" \
               "will\\s+(?:do|teach|take)|is\\s+(?:doing|teaching|taking)|(?:'s|s')\\s+" \

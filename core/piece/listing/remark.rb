@@ -9,7 +9,8 @@ module Core
         MARKED = /\A(?:n\.?b\.?|p\.?s\.?|note(?:s|\s+to\s+self)?|fyi|remember|reminder|to\s?do)\b\s*[:.,-]?|
           \A(?:don'?t|do\s+not|please|pls|make\s+sure|ignore|ask|bring|tell|mind|keep\s+\d|leave\s+\d|check|
             (?:we|i)\s+(?:need|have)\s+to|
-          thanks?|sorry\s+for|sorry\s+about)\b/xi
+            (?:costumes?|shoes?|hair|make-?up|props?|kit|wear|dress|lights?|lighting|sound)\s*:|
+          thanks?|sorry\s+for|sorry\s+about)(?:\b|(?<=:))/xi
         SAID_SO = /!!|\bpl(?:s|ease)\b|#{Words::DAYS}|\bby\s+(?:the\s+)?\d/i
         STAGE = /\A(?:black\s*outs?|(?:house\s+)?lights?(?:\s+\p{L}+){0,3}|curtains?.*|fades?\b.*|
           (?:the\s+)?end(?:ing\s+pose)?|
@@ -24,6 +25,8 @@ module Core
           sure|set)\b|
           \b(?:don'?t|do\s+not)\s+know\b|\bunsure\b|\bdunno\b|\bidk\b|\btb[cda]\b|\bto\s+be\s+decided\b|\bsomething\b|
           \bmaybe\b|\bperhaps\b|\?|\bundecided\b|\bboth\s+of\s+us\b|\bsomehow\b/xi
+        # What is beside the order of a piece.
+        BESIDE = /\b(?:music|costumes?|props?|lights?|lighting|dates?|venue|hair|shoes?)\b/i
         AMOUNT = /\b(?:half|only|shorter|longer|cut|less|extra|skip|miss|twice)\b/i
         SENTENCE = /\b(?:is|are|was|were|be|to|from|at|on|in|into|with|for|this|these|we|i|you|they|it|all|no|not|
           will|can|should|must|has|have|needs?|wear|wears|bring|hair|shoes?|socks|costumes?|props?|spacing)\b/xi
@@ -34,7 +37,7 @@ module Core
           ending|coda|tag|break(?:down)?|dance\s+break|solo|duet|trio|quartet|unison|canon|interlude|bows?|vamp|
             instrumental|
           entrance|exit|hook|freestyle|cypher|walk\s+(?:on|off)|tableau)(?:\s+\S{1,3})?\z/xi
-        private_constant :MARKED, :SAID_SO, :STAGE, :DRAWN, :TALK, :UNSURE, :AMOUNT, :SENTENCE, :HEAD, :NOUNS
+        private_constant :MARKED, :SAID_SO, :STAGE, :DRAWN, :TALK, :UNSURE, :BESIDE, :AMOUNT, :SENTENCE, :HEAD, :NOUNS
 
         module_function
 
@@ -44,12 +47,15 @@ module Core
         # :note, :section or :ask. first: whether nothing came before; about: where it names a section, :first,
         # :in or nil.
         def kind(text, first:, about:)
-          return :ask if text.match?(UNSURE) && !first
+          return :ask if !first && unsure?(text, about)
           return :note if [SAID_SO, STAGE, TALK, HEAD].any? { |said| text.match?(said) }
           return text.match?(NOUNS) ? :section : :ask if !first && (text.match?(NOUNS) || about?(text, about))
 
           first || sentence?(text) ? :note : :ask
         end
+
+        # Whether somebody has not decided yet, and not only about what is beside the order.
+        def unsure?(text, about) = text.match?(UNSURE) && (!about.nil? || !text.match?(BESIDE))
 
         # Whether it is about a section in a way that changes what is danced.
         def about?(text, about) = about == :first || (!about.nil? && text.match?(AMOUNT))
@@ -70,7 +76,7 @@ module Core
           text.match?(/\A[(\[][^()\[\]]*[)\]]?[.!]*\z/) ||
             (text.match?(/\A([*"_~])\S.*\S\1\z/) && Length.find(text).nil?)
         end
-        private_class_method :about?, :sentence?, :wrapped?
+        private_class_method :unsure?, :about?, :sentence?, :wrapped?
       end
     end
   end

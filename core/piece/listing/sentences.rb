@@ -17,7 +17,7 @@ module Core
         def sentence
           text = @whole || @line.said
           kind = Remark.kind(text, first: @draft.links.empty? && @draft.waiting.empty?, about: mentions)
-          return open if kind == :section
+          return open if kind == :section || Remark.part?(@clause.name) || (@line.from && kind == :ask)
           return ask(:talk, text) if kind == :ask
 
           title(text)

@@ -74,7 +74,7 @@ module Core
             first, what = clause.residue.map(&:first)
             next [] unless Names.shape(first) == :capital && Names.shape(what) != :capital
 
-            Names.split(first).map { |name| [name, fold(what)] }
+            Names.split(first).map { |name| [name, fold(what)] }.reject { |name, _| name.length < 2 }
           end
           pairs.group_by { |name, _| fold(name) }.values.select { |all| all.map(&:last).uniq.size > 1 }
             .map { |all| all.first.first }

@@ -162,7 +162,7 @@ module Core
           section = @draft.sections[at]
           return ask_length(section) if other_length?(section)
 
-          return how_much(section) if @clause.amount? && @clause.length.nil?
+          return how_much(section) if (@clause.amount? && @clause.length.nil?) || odd_part?(section)
 
           called = called(at, name)
           @draft.call(called, at) unless called.empty?
@@ -172,7 +172,7 @@ module Core
           @draft.aside(@at, remarks, at)
           Array.new(@clause.times) do |i|
             @draft.link(section: at, line: @at, mirrored: mirrored?(i), called:, changed: changes, only:,
-                        altered: !@clause.changed.nil? || !only.nil?, teachers:)
+                        altered: !@clause.changed.nil? || !@clause.part.nil?, teachers:)
           end
           true
         end
@@ -222,10 +222,25 @@ module Core
           return unless which && size.positive?
           return ([amount, to] if to <= size) if which == :from
 
-          eights = amount == :half ? (size / 2.0).ceil : (amount / 8.0).ceil
-          return if eights >= size || eights.zero?
+          first = %w[first opening].include?(which)
+          eights = eights(first ? section.rows : section.rows.reverse, amount)
+          return unless eights&.between?(1, size - 1)
 
-          %w[first opening].include?(which) ? [1, eights] : [size - eights + 1, size]
+          first ? [1, eights] : [size - eights + 1, size]
+        end
+
+        # How many eights from an edge on are so many counts, or half of all; nil where none are.
+        def eights(rows, amount)
+          counts = amount == :half ? rows.sum.fdiv(2) : amount
+          (1..rows.size).find { |size| rows.first(size).sum == counts }
+        end
+
+        # A part that is no whole number of eights.
+        def odd_part?(section) = @clause.part && section.rows.any? && only(section).nil? && !whole_part?(section)
+
+        def whole_part?(section)
+          which, amount, to = @clause.part
+          which == :from ? [amount, to] == [1, section.rows.size] : amount == section.rows.sum
         end
 
         # Words that are nothing else, kept.

@@ -74,6 +74,9 @@ module Core
 
         module_function
 
+        # Whether it says who dances: "Reds", "everyone".
+        def group?(word) = GROUPS.include?(word.downcase)
+
         def common?(word) = ALL.key?(word.downcase.delete("'.!?")) || ALL.key?(word.downcase)
       end
     end
