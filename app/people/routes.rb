@@ -115,7 +115,7 @@ module App
         end
         app.allow :director, :assistant, get: "/links.pdf" do
           given = Actions::GiveLinks.new(studio, session["links"]).given
-          halt 404 if given.empty?
+          next redirect("/people#links") if given.empty?
 
           send_paper(Pages::LinksPaper.new(studio, given, local_now).paper, t("papers.links.title"))
         end

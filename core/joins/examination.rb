@@ -47,14 +47,16 @@ module Core
 
       def written = @rules.filter_map { |rule| mended(rule) }
 
-      # Nothing is compared with nothing: neither that it fits, nor a question.
+      # Nothing is compared with nothing: neither that it fits, nor a question; only words that are there ask who is
+      # meant by them.
       def unwritten
         bodies = [@seam.leaving.body, @seam.entering.body]
         of_the_body = OF_THE_BODY.slice(*@rules).values.map do |state|
           left, right = bodies.map { |body| body.public_send(state) }
           Finding.new(state:, verdict: :not_written, leaving: left, entering: right, counts: @seam.counts)
         end
-        of_the_body + (WITHOUT_STEPS & @rules).filter_map { |rule| mended(rule) }.reject(&:question?)
+        seen = (WITHOUT_STEPS & @rules).filter_map { |rule| mended(rule) }
+        of_the_body + seen.reject { |finding| finding.question? && !finding.facts[:asked] }
       end
 
       def mended(rule)

@@ -33,7 +33,7 @@ RSpec.describe "versions of a section, and a new cut of the music", :web do
     expect(section.eights.first.text).to eq "1 step R 2 step L"
     expect(get(screen).body).to include("1 wheel 2 clap lap", "seated", 'placeholder="1 step R 2 step L"')
     send_form "/pieces/#{piece.id}/steps/preview",
-              { "section" => section.id, "version" => "seated", "rows" => { "1" => { "text" => "1-8 chair turn L" } } }
+              { "section" => section.id, "version" => "seated", "rows" => { "4" => { "text" => "1-8 chair turn L" } } }
     expect(last_response.body).to include("facing left")
   end
 
