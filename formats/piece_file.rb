@@ -26,7 +26,8 @@ module Formats
     SIDES = %w[leaving entering].freeze
     VERSIONS = %w[seated arms_only smaller on_the_spot challenge].freeze
     # What is said of a section beside what the core knows.
-    SECTION_FACTS = %w[letter note bring called_by learned_way learned_runs layered_ladder].freeze
+    SECTION_FACTS = %w[letter note bring called_by learned_way learned_runs layered_ladder said_length
+                       said_teachers].freeze
     # Keys of a file beside those of piece-1.
     KEYS = %w[show_date settings people cast formations versions version_people agreements join_facts
               understudies].freeze

@@ -59,6 +59,19 @@ RSpec.describe "a list of a piece", :web do
     expect(page).to include("at least 32 counts", "costumes by Friday pls", "maybe 2")
   end
 
+  it "goes into a piece's file and comes back with all that is not settled yet" do
+    piece = list("Boats\nIntro, 4 bars, Mel\nv2 as intro\nPebbles, 4")
+    file = Formats::PieceFile.render(App::Reading::PieceContent.new(piece).content)
+    read, notes = Formats::PieceFile.parse(file)
+    expect(notes).to eq []
+    expect(read.settings.slice("waiting_lines", "remark_lines")).to eq(
+      { "waiting_lines" => [{ "line" => 4, "text" => "Pebbles, 4" }],
+        "remark_lines" => [{ "line" => 1, "text" => "Boats" }] }
+    )
+    expect(read.section_facts.values.first.slice("said_length", "said_teachers").values).to eq ["4 bars", ["Mel"]]
+    expect(read.work.links.map(&:called)).to eq ["", "v2"]
+  end
+
   it "dances only a stretch, and calls a repeat by its own name, in the lines and out of them" do
     piece = list("Chorus, 4 eights\nv2 as chorus\ntag: only the last two eights of the chorus\nswap v2 and tag")
     expect(text_of(piece)).to eq "Chorus, 4 eights\ntag, same as Chorus, only eights 3-4\nv2, same as Chorus"
