@@ -27,6 +27,8 @@ module Records
 
     scope :present, -> { where(archived_at: nil) }
     scope :dancers, -> { present.where(dances: true).order(:name) }
+    # Those whose roster came before a piece, and said their groups.
+    scope :on_a_roster, -> { where("roster_groups <> '[]'::jsonb") }
     scope :choreographers, -> { present.where(teaches: true).order(:id) }
 
     # Whose sheet carries this code, where a word was given that it asks for.

@@ -68,7 +68,7 @@ module App
       def people_path
         return "/roster" unless piece
 
-        @studio.people.where.not(roster_groups: []).exists? ? at("/groups") : "/roster?piece=#{piece.id}"
+        @studio.people.on_a_roster.exists? ? at("/groups") : "/roster?piece=#{piece.id}"
       end
 
       def step(key, done, path) = Step.new(key:, done:, path:)

@@ -7,7 +7,7 @@ module App
       class TakeRosterGroups
         # [[name of a group, people], …] that wait with dancers of a studio, in the order in which they came.
         def self.waiting(studio)
-          people = studio.people.present.where(dances: true).where.not(roster_groups: []).order(:id).to_a
+          people = studio.people.present.where(dances: true).on_a_roster.order(:id).to_a
           names = people.flat_map(&:roster_groups).uniq
           names.map { |name| [name, people.select { |person| person.roster_groups.include?(name) }] }
         end
