@@ -114,7 +114,7 @@ module App
           redirect "/people#links"
         end
         app.allow :director, :assistant, get: "/links.pdf" do
-          given = Actions::GiveLinks.new(studio, session["links"]).given
+          given = Reading::LinksAtOnce.new(studio, session["links"]).given
           next redirect("/people#links") if given.empty?
 
           send_paper(Pages::LinksPaper.new(studio, given, local_now).paper, t("papers.links.title"))

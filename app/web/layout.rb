@@ -43,7 +43,7 @@ module App
 
       # The first steps, beside every page but Home, which shows them large.
       def first_steps
-        return if member.nil? || @page.is_a?(Home::Pages::Show)
+        return if member.nil? || @page.respond_to?(:way)
 
         @first_steps ||= Shared::Way.new(member).then { |way| way if way.director? && way.open? }
       end

@@ -51,11 +51,8 @@ module Core
       # Whether any of its eights has moves.
       def written? = plain.any? { |line| line.moves.any? }
 
-      # Whether its eight at this edge says anything, or somebody stated how the body is there. An eight that is empty,
-      # or holds only a remark, a name or a cue, says nothing.
-      def says?
-        stated.any? || (!line.nil? && (line.moves.any? || line.entry.any? || line.exit.any?))
-      end
+      # Whether its eight here says anything (a remark, a name or a cue does not), or somebody stated the body.
+      def says? = stated.any? || (!line.nil? && [line.moves, line.entry, line.exit].any?(&:any?))
 
       # The Piece::Row at this edge as danced, or nil.
       def typed_row = place.link.danced[row - 1]&.row

@@ -12,41 +12,20 @@ module App
           @now = now
         end
 
-        # Pieces they dance in that are not put away: [Records::Piece], by title.
-        def pieces = @studio.pieces.running.where(id: @person.castings.select(:piece_id)).order(:title).to_a
-
-        # Sections they teach, which stay theirs until somebody gives them away.
-        def sections
-          @studio.sections.where(choreographer_id: @person.id, piece_id: @studio.pieces.running.select(:id))
-        end
-
-        # Days ahead on which they are called by plans that people were told: [Date].
-        def days
-          told = rows.joins(slot: :plan).where.not(plans: { published_at: nil }).where(plans: { replaced_at: nil })
-          @studio.rehearsals.standing.where(id: told.select("slots.rehearsal_id")).order(:date).pluck(:date).uniq
-        end
+        def about = @about ||= Reading::Leaving.new(@person, @now)
 
         def run
           @person.alone(:people) do
-            rows.delete_all
+            about.rows.delete_all
             @person.archive_or_restore(true, @now)
-            pieces.each(&:touch)
+            about.pieces.each(&:touch)
           end
         end
 
         # Back again: in their casts and groups as before.
         def restore
           @person.archive_or_restore(false, @now)
-          pieces.each(&:touch)
-        end
-
-        private
-
-        # Rows of calls from today on.
-        def rows
-          ahead = @studio.rehearsals.where(date: @studio.today(@now)..)
-          @studio.slot_people.where(person_id: @person.id)
-            .where(slot_id: @studio.slots.where(rehearsal_id: ahead.select(:id)).select(:id))
+          about.pieces.each(&:touch)
         end
       end
     end

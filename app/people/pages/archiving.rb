@@ -9,7 +9,7 @@ module App
 
         def initialize(person, now)
           @person = person
-          @action = Actions::Archive.new(person, now)
+          @action = Reading::Leaving.new(person, now)
         end
 
         def title = I18n.t("people.archiving.title", name: person.name)

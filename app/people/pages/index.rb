@@ -36,8 +36,8 @@ module App
 
         # Whose links may be made: how many nobody has, and how many can be printed.
         def links? = director? || member.role == "assistant"
-        def missing_links = Actions::GiveLinks.missing(studio).size
-        def printable_links = Actions::GiveLinks.new(studio, @links).given.size
+        def missing_links = Reading::LinksAtOnce.new(studio).missing.size
+        def printable_links = Reading::LinksAtOnce.new(studio, @links).given.size
         def linked = @linked ||= studio.person_links.live.pluck(:person_id).to_set
 
         def away(person)

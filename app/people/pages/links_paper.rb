@@ -8,7 +8,7 @@ module App
         Print = Formats::Print
         private_constant :Print
 
-        # given: [Actions::GiveLinks::Given]; now: the studio's local time.
+        # given: [Reading::LinksAtOnce::Given]; now: the studio's local time.
         def initialize(studio, given, now)
           @studio = studio
           @given = given

@@ -5,13 +5,6 @@ module App
     module Actions
       # Casts those whose roster came before the piece, into the groups that stand with them, with their leaders.
       class TakeRosterGroups
-        # [[name of a group, people], …] that wait with dancers of a studio, in the order in which they came.
-        def self.waiting(studio)
-          people = studio.people.present.where(dances: true).on_a_roster.order(:id).to_a
-          names = people.flat_map(&:roster_groups).uniq
-          names.map { |name| [name, people.select { |person| person.roster_groups.include?(name) }] }
-        end
-
         def initialize(piece)
           @piece = piece
           @studio = piece.studio
@@ -21,7 +14,7 @@ module App
         def run
           @studio.alone(:people) do
             before = @piece.castings.count
-            TakeRosterGroups.waiting(@studio).each { |name, people| take(name, people) }
+            Reading::RosterGroups.waiting(@studio).each { |name, people| take(name, people) }
             @piece.touch
             @piece.castings.count - before
           end

@@ -28,7 +28,7 @@ module App
 
         # "Gulls (12), Terns (9)": who came with a roster before the piece, and is not in it yet.
         def waiting_groups
-          open = Actions::TakeRosterGroups.waiting(piece.studio).filter_map do |name, people|
+          open = Reading::RosterGroups.waiting(piece.studio).filter_map do |name, people|
             left = people.reject { |person| cast.key?(person.id) }
             "#{name} (#{left.size})" if left.any?
           end

@@ -6,6 +6,7 @@ module Core
       # One clause of a line ("Verse again, other side, Bo"), taken apart: every word goes to a name, a length, who
       # teaches, how it repeats, or a remark. known: answers the name of a section that came before, or nil.
       class Clause
+        include Accounting
         include Echoing
         include Choosing
 
@@ -14,10 +15,6 @@ module Core
           \.\s+(?=\S)|\s*\.\z}x
         KNOWN = /\A(?:(?:they\s+)?(?:already\s+)?known?(?:\s+(?:already|it))?|already\s+known)\z/i
         UNPLACED = /\A(?:not\s+placed|unplaced|spare)\z/i
-        NUMBERED = /\b(verse|part|section|step|figure|phrase|bridge|movement|scene|wall|version|round|group|
-          pass|number|
-          dance|solo|duet|combo|block|v|take|act|day|week|term|grade|level)\s+(?=(?:[1-7]|one|two|three|four|five|six)
-          (?:[\s,:;]|\z))/xi
         SHARED = %r{,?\s*(?<!\p{L})(?:eights?\s+)(?<all>\d{1,2}\s*[-–]\s*\d{1,2}\s+#{Names::ONE}
           (?:\s*(?:,|and|&|/)\s*\d{1,2}\s*[-–]\s*\d{1,2}\s+#{Names::ONE})+)}xi
         # Two groups at the same time.
@@ -27,8 +24,7 @@ module Core
         # "final eight" is a name and a length.
         NAMED_EIGHT = /\A(?:the\s+)?(?:last|final|first|opening|closing|
           middle)\s+(?:(?<n>#{Amount::PATTERN})\s+)?eights?\z/xi
-        GAP = "\u00A0"
-        private_constant :SEPARATORS, :KNOWN, :UNPLACED, :NUMBERED, :SHARED, :MUSIC, :BOTH, :NAMED_EIGHT, :GAP
+        private_constant :SEPARATORS, :KNOWN, :UNPLACED, :SHARED, :MUSIC, :BOTH, :NAMED_EIGHT
 
         # name: String or nil; length: Length or nil; said: names that are said to teach it; placed: [text, shape] of
         # words that stand where a teacher stands; away: names of those who do not; times: how often; of: the section
@@ -71,24 +67,6 @@ module Core
 
         private
 
-        # What no rule has taken is kept as words.
-        def unread(text)
-          said = [@spent, @name, @length&.said, @said, @placed.map(&:first), @away, @remarks, @of, @both, @brackets]
-          left = said.flatten.compact.flat_map { |each| words_of(each) }.tally.merge("s" => text.length)
-          lost = text.tr(GAP, " ").scan(/[\p{L}\p{M}\p{N}½]+/).reject do |word|
-            left[word.downcase].to_i.positive? && (left[word.downcase] -= 1)
-          end
-          lost.empty? ? [] : [lost.join(" ")]
-        end
-
-        def words_of(text) = text.to_s.downcase.scan(/[\p{L}\p{M}\p{N}½]+/)
-
-        # Whatever a rule takes out of a text for good.
-        def spend(before, *after)
-          kept = after.flat_map { |text| words_of(text) }.tally
-          @spent.concat(words_of(before).reject { |word| kept[word].to_i.positive? && (kept[word] -= 1) })
-        end
-
         # "eights 1-4 Mo, 5-8 Bel" says who teaches which.
         def shared(text)
           match = SHARED.match(text) or return text
@@ -96,17 +74,6 @@ module Core
           @remarks << match[0].sub(/\A[,\s]+/, "")
           "#{match.pre_match} #{match.post_match}"
         end
-
-        def unbracket(text)
-          text.gsub(/\s*[(\[]([^()\[\]]*)[)\]]?/) do
-            @brackets << Regexp.last_match[1].strip
-            ", "
-          end
-        end
-
-        # Numbers that belong to a name ("Verse 1") are no lengths.
-        def mask(text) = text.gsub(NUMBERED) { "#{Regexp.last_match[1]}#{GAP}" }
-        def plain(text) = text.tr(GAP, " ").gsub(/\s+/, " ").strip
 
         def read(text)
           text = while_both(like(text))
@@ -210,16 +177,6 @@ module Core
           match = MUSIC.match(" #{text}") or return text
           @remarks << match[0].strip
           match.pre_match.strip
-        end
-
-        def strip(text)
-          whole = text
-          loop do
-            short = text.strip.sub(/\A[\s\p{Pd}:+]+(?=\s)/, "").strip.sub(Words::LEAD, "").sub(Words::TRAIL, "").strip
-            break short.tap { spend(whole, short) } if short == text.strip || short.empty?
-
-            text = short
-          end
         end
 
         # A number without a unit, where nothing else says how long.
