@@ -40,7 +40,7 @@ module App
         kept = { "waiting_lines" => structure.waiting, "remark_lines" => structure.remarks }
         all = kept.flat_map { |setting, lines| lines.map { |number, text| [number, text, setting] } }.sort_by(&:first)
         placed = all.each_with_index.map do |(number, text, setting), i|
-          [setting, { "line" => links.count { |line| line < number } + i + 1, "text" => text[0, 400] }]
+          [setting, { "line" => links.count { |line| line < number } + i + 1, "text" => text }]
         end
         kept.keys.to_h { |setting| [setting, placed.select { |name, _| name == setting }.map(&:last)] }
       end

@@ -44,7 +44,9 @@ module App
       end
 
       def of_a_choreographer
-        own = @studio.sections.where(choreographer_id: @member.person_id)
+        return [] unless @member.person_id
+
+        own = @studio.sections.where(choreographer_id: @member.person_id, piece_id: running.select(:id))
         here = own.any? ? "/pieces/#{own.order(:id).first.piece_id}" : nil
         [
           step(:sections, own.any?, here || "/"),
@@ -73,15 +75,19 @@ module App
 
       def step(key, done, path) = Step.new(key:, done:, path:)
       def at(tail) = "/pieces/#{piece.id}#{tail}"
-      def piece = @piece ||= @studio.pieces.running.order(:id).first
-      def cast? = @studio.castings.exists?
-      def plans = @studio.plans
+      # A sample piece takes no step.
+      def running = @studio.pieces.running
+      def piece = @piece ||= running.order(:id).first
+      def cast? = @studio.castings.exists?(piece_id: running.select(:id))
+      def plans = @studio.plans.where(piece_id: running.select(:id))
       def told? = plans.where.not(published_at: nil).exists?
 
       def written?
         return false unless piece
 
-        @studio.eights.where.not(text: "").exists? || !piece.setting("steps_written")
+        sections = @studio.sections.where(piece_id: running.select(:id))
+        @studio.eights.where(section_id: sections.select(:id)).where.not(text: "").exists? ||
+          !piece.setting("steps_written")
       end
     end
   end

@@ -25,12 +25,7 @@ module Core
       def new_counts = sections.reject(&:known).sum { |section| section.rows.sum }
 
       # Counts of a link, or nil.
-      def counts(link)
-        rows = sections[link.section].rows
-        return if rows.empty?
-
-        link.only ? rows[(link.only.first - 1)..(link.only.last - 1)].to_a.sum : rows.sum
-      end
+      def counts(link) = sections[link.section].counts(link.only)
     end
   end
 end

@@ -23,7 +23,17 @@ module Core
       # others: who teaches it too; strangers: names said to teach it whom the studio does not have; notes: remarks.
       Sketch = Struct.new(
         :name, :rows, :open, :teacher, :others, :strangers, :known, :notes, :line, keyword_init: true
-      )
+      ) do
+        # Counts of a link of it, of all or of a stretch [first, last]; nil where nobody knows.
+        def counts(only = nil)
+          return if rows.empty?
+
+          only ? rows[(only.first - 1)..(only.last - 1)].to_a.sum : rows.sum
+        end
+
+        # The same, to be changed apart.
+        def copy = dup.tap { |same| same.notes = notes.dup }
+      end
       # changed: eights danced otherwise; only: [first, last] eight, or nil; called: a name of its own, or "".
       SketchLink = Struct.new(
         :section, :mirrored, :changed, :altered, :only, :called, :teachers, :line, keyword_init: true

@@ -79,7 +79,7 @@ module Formats
           "letter" => fields.text("letter", default: nil)&.slice(0, 3),
           "note" => fields.text("note", default: nil)&.slice(0, 2000),
           "bring" => fields.text("bring", default: nil)&.slice(0, 200),
-          "said_length" => fields.text("said_length", default: nil)&.slice(0, 60),
+          "said_length" => fields.text("said_length", default: nil)&.slice(0, 300),
           "said_teachers" => fields.texts("said_teachers", default: nil)&.first(6)&.map { |name| name[0, 80] },
           "called_by" => fields.choice("called_by", %w[counts words], default: nil),
           "learned_way" => fields.choice("learned_way", Core::Learning::Way::NAMES, default: nil),

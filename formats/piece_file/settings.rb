@@ -43,7 +43,7 @@ module Formats
         return unless @fields.given?(name)
 
         @fields.list(name) do |line|
-          { "line" => line.integer("line", min: 1, max: 1_000), "text" => line.text("text")[0, 400] }
+          { "line" => line.integer("line", min: 1, max: 1_000), "text" => line.text("text")[0, 40_000] }
         end
       end
 

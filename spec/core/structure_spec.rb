@@ -120,6 +120,22 @@ RSpec.describe Core::Piece::StructureReader do
       expect(found.findings.map { |f| [f.line, f.kind, f.subject, f.hint] }).to eq [[4, :total_differs, 30, 16]]
     end
 
+    it "makes nothing of a line of which one clause waits, and keeps who takes a repeat as words" do
+      two = read("Smoke, 2 eights\nDrift 1 eight, then Smoke again but shorter")
+      expect([two.sections.map(&:name), two.links.map(&:line), two.waiting.map(&:first)]).to eq [["Smoke"], [1], [2]]
+      taken = read("Smoke, 2 eights, Ann\nSmoke again, Bo takes it this time", teachers: %w[Ann Bo])
+      expect([taken.links.last.teachers, taken.sections.first.teacher]).to eq [["Bo"], "Ann"]
+      expect(taken.sections.first.notes).to eq ["Smoke again, Bo takes it this time"]
+    end
+
+    it "holds a total only against lengths that are all known, of what is danced" do
+      differs = ->(text) { read(text).findings.map(&:kind).include?(:total_differs) }
+      part = "Smoke, 4 eights\ntag: only the last eight of smoke\nTotal 40 counts"
+      expect([part, part.sub("40", "64"), "Smoke, maybe 2\nFog, 1 eight\nTotal 24"].map(&differs)).to eq [
+        false, true, false
+      ]
+    end
+
     it "understands what is clear: then, a known length, a section that is known" do
       expect(waiting("Harbour, 2 eights\nthen Harbour again")).to be_empty
       expect(read("Harbour, 2 eights\nthen Harbour again").links.size).to eq 2

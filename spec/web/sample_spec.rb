@@ -33,6 +33,14 @@ RSpec.describe "a sample piece", :web do
     expect(studio.ledger_entries.count).to eq 0
   end
 
+  it "takes no step of the way" do
+    sign_in director
+    send_form "/sample", { "to" => "yes" }
+    expect(App::Shared::Way.new(director).steps.map(&:done)).to eq [false] * 6
+    nobody = make_member(studio, "choreographer")
+    expect([App::Shared::Way.new(nobody).steps, get("/").status]).to eq [[], 200]
+  end
+
   it "tells nobody, whatever is planned in it" do
     sign_in director
     send_form "/sample", { "to" => "yes" }

@@ -33,7 +33,7 @@ module App
         def section(sketch)
           section = @known[sketch.name.downcase] || create(sketch)
           taught_by(section, sketch)
-          section.update!(known: sketch.known, said_length: sketch.open.to_s[0, 60], note: note(section, sketch))
+          section.update!(known: sketch.known, said_length: sketch.open.to_s, note: note(section, sketch))
           ResizeEights.new(section).resize(sketch.rows) unless sketch.rows.empty? && section.eights.any?
           section
         end

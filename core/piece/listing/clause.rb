@@ -54,13 +54,6 @@ module Core
         def amount? = part.nil? && !changed.nil? && remarks.any? { |text| Echo::AMOUNT.match?(text) }
         # Whether it repeats something.
         def echo? = again? || mirrored? || !changed.nil? || !part.nil? || !of.nil? || times > 1
-        def taught? = said.any? || placed.any?
-
-        # Gives words that were taken for a teacher's back to the remarks.
-        def drop(placed)
-          @placed.delete(placed)
-          @remarks << placed.first
-        end
 
         # Words that say how things follow each other, and nothing else.
         def spent = @spent.flat_map { |text| words_of(text) }

@@ -11,7 +11,7 @@ module Core
                 "third" => %w[3 three], "3rd" => %w[3 three] }.freeze
         private_constant :SHORT, :ORDINAL, :NTH
 
-        attr_reader :sections, :links, :findings, :waiting, :remarks, :accounts, :facts, :times
+        attr_reader :sections, :links, :findings, :waiting, :remarks, :accounts, :facts
         attr_accessor :expected
 
         # lengths: {name => counts of eights} of sections that the piece has.
@@ -20,7 +20,6 @@ module Core
           @sections, @links, @findings, @waiting, @remarks = Array.new(5) { [] }
           @accounts = {}
           @facts = {}
-          @times = {}
           @called = {}
         end
 
@@ -91,10 +90,13 @@ module Core
           note(line, kind, subject, hint, ways:)
         end
 
-        # As it was before a block whose answer is nil.
+        # As it was before a block that answers no, or that leaves something waiting.
         def all_or_nothing
-          before = [@sections.map(&:dup), @links.dup, @accounts.dup, @called.dup]
-          yield || ((@sections, @links, @accounts, @called = before) && nil)
+          before = [@sections.map(&:copy), @links.dup, @accounts.dup, @called.dup, @findings.dup, @waiting.dup]
+          return true if yield && @waiting.size == before.last.size
+
+          @sections, @links, @accounts, @called, @findings, @waiting = before
+          false
         end
 
         private

@@ -5,7 +5,8 @@ module Core
     module Listing
       # A typed line without its number, bullet and time: the clauses it has.
       class Line
-        BULLET = /\A\s*(?:(?:[-*•·–—>✓☐]+|\(?\d{1,2}[.)]|\#\d{1,2}[.:]?|[a-z]\))\s+|\d{1,2}\s+[-–—]\s+)+/i
+        BULLET = /\A\s*(?:(?:[-*•·–—>✓☐]+|\(?\d{1,2}[.)]|\#\d{1,2}[.:]?|[a-z]\))\s+|
+          \d{1,2}\s+[-–—]\s+)+/xi
         TIME = /\A(?:at\s+)?(?<from>\d{1,2}:[0-5]\d)(?:\s*(?:-|–|to)\s*(?<to>\d{1,2}:[0-5]\d))?(?:\s*[-–—:]\s+|
           \s+|\z)/xi
         ARROW = /\s*(?:→|⇒|->|=>|>>)\s*/
@@ -14,7 +15,9 @@ module Core
         CORRECTED = /(?<was>(?<!\p{L})#{Amount::PATTERN}(?:\s+(?<unit>eights?|counts?|cts?|bars?|8s))?)\s*[,.…-]*\s*
           (?:(?:um+|er+|uh+)\s*,?\s*)?#{NO}(?:[\s,.…-]+#{NO})*[\s,.…-]+
           (?<is>#{Amount::PATTERN})(?<now>\s+(?:eights?|counts?|cts?|bars?|8s))?(?!\p{L})/xi
-        MARKS = { "’" => "'", "‘" => "'", "“" => '"', "”" => '"', "…" => "...", "\u00A0" => " ", "！" => "!" }.freeze
+        MARKS = {
+          "’" => "'", "‘" => "'", "“" => '"', "”" => '"', "…" => "...", "\u00A0" => " ", "！" => "!"
+        }.freeze
         private_constant :BULLET, :TIME, :ARROW, :THEN, :NO, :CORRECTED, :MARKS
 
         # numbered: whether the lines of the list are numbered at the left. text: as typed; said: without number

@@ -8,9 +8,8 @@ module Core
       # Who teaches, as far as a list says: known people by their names, first names and small slips, and new names
       # that stand where a teacher stands. Nobody is made here.
       class Staff
-        # name; sure: known to the studio, or said to teach by a whole sentence; like: a known name that is
-        # nearly the same.
-        Person = Struct.new(:name, :sure, :like, keyword_init: true)
+        # sure: whether a sentence says that they teach, and not only the place where the name stands.
+        Person = Struct.new(:name, :sure, keyword_init: true)
         SEVERAL = /[&+]|\bwith\b|\band\b/
         private_constant :SEVERAL
 

@@ -15,7 +15,7 @@ module Core
           names = @everything if names.empty?
           found = names.map { |name| @staff.find(name) || name }.uniq
           known, strangers = found.partition { |name| @staff.exactly(name) }
-          return keep_teacher(section, known + strangers) if section.teacher || section.strangers.any?
+          return keep_teacher(at, known + strangers) if section.teacher || section.strangers.any?
 
           section.teacher, *section.others = known
           section.strangers = strangers
@@ -24,10 +24,14 @@ module Core
         def said?(name) = @clause.said.include?(name)
 
         # A repeat keeps its teacher; who takes it this time stays as words.
-        def keep_teacher(section, names)
+        def keep_teacher(at, names)
+          section = @draft.sections[at]
           had = [section.teacher, *section.others, *section.strangers].compact
           other = taught.any? && (names - had).any?
-          @draft.note(@at, :two_teachers, section.name, had.first) if other
+          return unless other
+
+          @draft.note(@at, :two_teachers, section.name, had.first)
+          @draft.aside(@at, [@line.text], at)
         end
 
         # Names of who teaches it as said, without those who do not.

@@ -9,8 +9,7 @@ module Core
 
         attr_reader :draft, :clauses
 
-        # lines: [[number, text], …]; later: names that sections have anywhere in the list; bare: numbers
-        # without a unit
+        # lines: [[number, text], …]; later: names that sections have anywhere in the list; bare: numbers without a unit
         # that stand in it; bpm: beats a minute, or nil.
         def initialize(lines, staff:, lengths:, later: [], bare: [], bpm: nil)
           numbered = numbered?(lines.map(&:last))
@@ -35,7 +34,7 @@ module Core
 
         # Who is said to teach in the list: [Staff::Person].
         def people
-          @mentioned.values.map { |name, sure| Staff::Person.new(name:, sure:, like: nil) }
+          @mentioned.values.map { |name, sure| Staff::Person.new(name:, sure:) }
         end
 
         private
@@ -88,15 +87,16 @@ module Core
 
         def fact(line)
           facts = Facts.of(line.said)
-          return if facts.empty? || (!facts.key?(:everything) && !facts.key?(:staff) && Length.find(line.said.sub(
-                                                                                                      /\bbars?\b.*/i, ""
-                                                                                                    )))
+          return if facts.empty? || (!facts.keys.intersect?(%i[everything staff]) && lasts?(line))
 
           facts.delete(:everything)&.then { |names| (@everything = names).each { |name| mention(name, true) } }
           facts.delete(:staff)&.each { |name| mention(name, true) }
           @draft.facts.merge!(facts) { |_, old, _| old }
           true
         end
+
+        # Whether it says a length, apart from how many counts a bar has.
+        def lasts?(line) = !Length.find(line.said.sub(/\bbars?\b.*/i, "")).nil?
 
         # A line that is only whoever teaches what follows.
         def teacher?(text)
@@ -182,12 +182,15 @@ module Core
           total
         end
 
+        # A row of totals is held against the lines where all their lengths are known.
         def total
           line, counts = @draft.expected
-          sum = @draft.links.sum { |each| @draft.sections[each.section].rows.sum }
-          return unless counts && line && ![sum, sum / 8].include?(counts)
+          return unless counts && @draft.waiting.empty?
 
-          @draft.note(line, :total_differs, counts, sum)
+          lengths = @draft.links.map { |link| @draft.sections[link.section].counts(link.only) }
+          return if lengths.any?(&:nil?) || [lengths.sum, lengths.sum.fdiv(8)].include?(counts)
+
+          @draft.note(line, :total_differs, counts, lengths.sum)
         end
       end
     end
