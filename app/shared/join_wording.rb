@@ -42,7 +42,7 @@ module App
       def side(finding, which)
         known = finding.public_send(which)
         return groups_side(finding, which) if finding.state == :groups
-        return not_known(finding, which) if known.source == :supposed
+        return not_known(finding, which) if open?(finding, known)
 
         case finding.state
         when :weight then weight(known, which)
@@ -57,8 +57,13 @@ module App
         end
       end
 
-      # A value that something unknown came after.
+      # Whether there is no value to say.
+      def open?(finding, known) = known.source == :supposed || (finding.unwritten? && known.source == :not_stated)
+
+      # A value that something unknown came after, or that no words lead to yet.
       def not_known(finding, which)
+        return I18n.t("joins.nothing_written") if finding.unwritten?
+
         word = finding.facts[:word] if finding.facts[:unknown] && which == :leaving
         word ? I18n.t("joins.not_known_since", word:) : I18n.t("joins.not_known")
       end

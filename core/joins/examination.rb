@@ -50,9 +50,10 @@ module Core
       # Nothing is compared with nothing: neither that it fits, nor a question; only words that are there ask who is
       # meant by them.
       def unwritten
-        bodies = [@seam.leaving.body, @seam.entering.body]
         of_the_body = OF_THE_BODY.slice(*@rules).values.map do |state|
-          left, right = bodies.map { |body| body.public_send(state) }
+          left, right = [@seam.leaving, @seam.entering].map do |side|
+            side.says? ? side.body.public_send(state) : Finding::NOTHING
+          end
           Finding.new(state:, verdict: :not_written, leaving: left, entering: right, counts: @seam.counts)
         end
         seen = (WITHOUT_STEPS & @rules).filter_map { |rule| mended(rule) }

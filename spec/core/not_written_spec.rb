@@ -42,6 +42,13 @@ RSpec.describe Core::Joins::Review do
     expect(verdict(typed("Smoke", steps), part)).not_to eq :not_written
   end
 
+  it "says nothing of a side that says nothing, not even what everybody begins with" do
+    held = described_class.new(work(link(typed("Drift", steps, "")), link(typed("Smoke", steps)))).joins.first
+    sources = held.findings.map { |finding| [finding.leaving.value, finding.leaving.source] }
+    expect(sources.uniq).to eq [[nil, :not_stated]]
+    expect(held.findings.find { |finding| finding.state == :weight }.entering.value).to eq :left
+  end
+
   it "compares what somebody stated of an edge, though no words lead there" do
     stated = typed("Drift", "", exit: { weight: :right, facing: 1, level: :standing })
     expect(verdict(stated, typed("Smoke", steps))).to eq :clash

@@ -87,7 +87,8 @@ RSpec.describe Core::Piece::StructureReader do
         Core::Piece::Listing::Echo.const_get(name)
       end, Core::Piece::Listing::Teaching::JOINTS, Core::Piece::Listing::Amount::PATTERN].flatten
         .map { |each| each.respond_to?(:source) ? each.source : each.to_s }.join(" ").gsub(/\\[a-zA-Z]/, " ")
-    ).flat_map { |word| [word, "#{word}s", "#{word}ed"] } + (0..999).map(&:to_s) + %w[s re ll ve d m o ning half not while as when at same time meanwhile]
+    ).flat_map { |word| [word, "#{word}s", "#{word}ed"] } + (0..999).map(&:to_s) +
+      %w[s re ll ve d m o ning half not while as when at same time meanwhile]
   end
 
   # A line out of two: pieces of both, or one with its words changed about.
