@@ -62,7 +62,7 @@ module App
 
       # A value that something unknown came after, or that no words lead to yet.
       def not_known(finding, which)
-        return I18n.t("joins.nothing_written") if finding.unwritten?
+        return I18n.t("joins.nothing_written") if finding.public_send(which).source == :not_stated
 
         word = finding.facts[:word] if finding.facts[:unknown] && which == :leaving
         word ? I18n.t("joins.not_known_since", word:) : I18n.t("joins.not_known")
