@@ -5,6 +5,9 @@ module Core
     # Lays the moves of a typed text out on lines: as they are, or, where no count was said and their usual lengths fill
     # the line exactly, one after the other.
     class Eights
+      KEPT = %i[notes cues faults versions heard].freeze
+      private_constant :KEPT
+
       # moves: [Move]; size: counts of a line.
       def initialize(moves, size, vocabulary)
         @moves = moves
@@ -12,7 +15,8 @@ module Core
         @vocabulary = vocabulary
       end
 
-      # [Line]. kept: {notes:, cues:, faults:, versions:}; facts: {entry:, exit:, groups:, meet:}; counted: whether any
+      # [Line]. kept: {notes:, cues:, faults:, versions:, heard:};
+      # facts: {entry:, exit:, groups:, meet:}; counted: whether any
       # count was said.
       def lines(kept, facts, called:, feel:, counted:)
         @notes = kept[:notes]
@@ -21,7 +25,7 @@ module Core
         parts = [[]] if parts.empty?
         parts.each_with_index.map do |moves, i|
           ends = i == parts.size - 1 ? facts.slice(:exit, :meet) : {}
-          begins = i.zero? ? { **kept.slice(:notes, :cues, :faults, :versions), **facts.slice(:entry, :groups) } : {}
+          begins = i.zero? ? { **kept.slice(*KEPT), **facts.slice(:entry, :groups) } : {}
           Line.new(counts: @size, called:, feel:, moves: shifted(moves, i * @size * 12), **begins, **ends)
         end
       end

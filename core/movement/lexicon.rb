@@ -18,7 +18,9 @@ module Core
         "insted" => "instead", "xs" => "times", "sidewards" => "side", "sideways" => "side", "diag" => "diagonal",
         "qtr" => "quarter", "hlf" => "half", "til" => "until", "till" => "until", "cts" => "counts", "ct" => "count",
         "rec" => "recover", "foots" => "foot is", "weights" => "weight is",
-        "repl" => "replace", "knees" => "knee", "toes" => "toe", "heels" => "heel", "feet" => "feet", "pls" => "please"
+        "repl" => "replace", "dn" => "down", "dwn" => "down",
+        "twd" => "towards", "flr" => "floor", "nxt" => "next", "btw" => "between",
+        "knees" => "knee", "toes" => "toe", "heels" => "heel", "feet" => "feet", "pls" => "please"
       }.freeze
 
       FRACTIONS = { "½" => "half", "¼" => "quarter", "¾" => "34" }.freeze
@@ -100,7 +102,9 @@ module Core
         count counts time times first next after before until start starts starting begin begins beginning finish
         end ends ending rest more most another other one ones same way ways line lines spot place side-by-side
         stage floor ground air music beat or but if than off onto over take takes make makes do give get gets done thing
-        though feels mark partners
+        though feels mark partners instead between overhead altogether travelling
+        traveling towards apart nobody somebody someone
+        la en today tomorrow later number seconde
       ].freeze
 
       # How something is done.

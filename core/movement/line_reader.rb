@@ -35,13 +35,14 @@ module Core
         @facts = { entry: {}, exit: {}, groups: (said if said.any?), meet: nil }
         @moves = []
         @kept = { notes: [], cues: [], faults: [], versions: [] }
+        @account = Accounting.new(@text)
       end
 
       # [Line]
       def lines
         seat
         @tokens = Counting.new(Tokens.of(take_facts(@text)), @size).tokens
-        @tokens = Corrections.of(@tokens) if Corrections.possible?(@text)
+        correct if Corrections.possible?(@text)
         @segments = Groups.new(@tokens).segments
         @called = called(@tokens)
         @counts = Counts.new(@size, called: @called, feel: @feel)
@@ -50,6 +51,19 @@ module Core
       end
 
       private
+
+      # What was said and taken back is read, too.
+      def correct
+        said = @tokens
+        @tokens = Corrections.of(said)
+        kept = @tokens.to_set(&:object_id)
+        @account.take(said.reject { |token| kept.include?(token.object_id) }.map(&:text).join(" "))
+      end
+
+      # Takes the words of a group off the account; with a block only those it answers yes for.
+      def heard(group)
+        group.words.each_with_index { |token, at| @account.take(token.text) if !block_given? || yield(at) }
+      end
 
       def read(segment, _index)
         segment = segment.reject { |group| idle?(group) }
@@ -151,7 +165,20 @@ module Core
       end
 
       def finish
+        @kept[:heard] = keep_unread
         Eights.new(@moves, @size, @vocabulary).lines(@kept, @facts, called: @called, feel: @feel, counted: counted?)
+      end
+
+      # Words that became nothing at all stand as moves that nobody knows, where they were typed.
+      def keep_unread
+        heard = @account.taken
+        [*@kept[:notes], *@kept[:cues].map(&:first)].each { |text| @account.take(text) }
+        places = @moves.map { |move| @account.take(move.text).first }
+        @account.left.reverse_each do |at, text|
+          before = places.rindex { |place| place && place < at }
+          @moves.insert(before ? before + 1 : 0, Move.new(text:, kind: :unknown))
+        end
+        heard
       end
 
       def counted? = @segments.flatten.any? { |group| group.kind == :counts }

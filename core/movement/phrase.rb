@@ -6,8 +6,9 @@ module Core
     # Unknown words are kept and do nothing to the feet.
     class Phrase
       # moves: [Move]; entry, exit: what is stated of the beginning and the end; lead: the foot that begins; note:
-      # whether they are words about how, and no movement.
-      Found = Struct.new(:moves, :entry, :exit, :lead, :note, keyword_init: true)
+      # whether they are words about how, and no movement; stated: places of the tokens that say something of the body;
+      # strange: of those that nobody knows.
+      Found = Struct.new(:moves, :entry, :exit, :lead, :note, :stated, :strange, keyword_init: true)
       BEGINS = "(?:starting|start|starts|begin|begins|beginning|leading|lead)(?: again)?(?: with| on| off| by| from)*" \
                "(?: the| your| crossing| stepping)*"
       FOOT = "(?<side>right|left)(?: (?:foot|leg|one))?(?: (?:over|behind)(?: the| your)? (?:right|left))?"
@@ -43,12 +44,18 @@ module Core
           @lead = take_lead(folded)
           @said = Statements.of(folded.map(&:to_s))
           @said.each { |said| folded.fill(nil, said.at, said.size) }
-          @acts = Acts.new(Elements.new(folded, @vocabulary).all, @vocabulary, after: @after).all
-          result(folded)
+          @elements = Elements.new(folded, @vocabulary).all
+          @acts = Acts.new(@elements, @vocabulary, after: @after).all
+          result(folded).tap do |found|
+            found.stated = places { |at| folded[at].nil? }
+            found.strange = @elements.select { |each| each.kind == :unknown }.map { |each| token_of(each.at) }
+          end
         end
       end
 
       private
+
+      def places(&) = @words.each_index.select(&).map { |at| token_of(at) }.uniq
 
       # "arms go round like a big wheel": what it is like nobody dances.
       def unlike(folded)
@@ -179,7 +186,7 @@ module Core
           turn: act.face ? 0 : turn(act, act.round || sides.first), facing: act.face, level: level(act),
           travel: travel(act),
           layer: step.kind == :free ? free_layer : step.layer, hands: hands(step),
-          doubts: (own_doubts(act) + act.doubts + astray(act) + landing(act, sides)).uniq
+          doubts: (own_doubts(act) + act.doubts + astray(act) + landing(act, sides) + unheard(act)).uniq
         )
       end
     end

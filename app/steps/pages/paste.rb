@@ -30,8 +30,9 @@ module App
         # [Became]
         def eights
           @eights ||= pasted.result.rows.zip(lines, numbers).map do |row, line, number|
-            unknown = [*line.moves.select { |move| move.kind == :unknown }.map(&:text), *line.notes].uniq
-            Became.new(line: row.line, number:, row:, moves: moves(line), unknown:, loose: line.loose.map(&:text))
+            Became.new(
+              line: row.line, number:, row:, moves: moves(line), unknown: line.kept, loose: line.loose.map(&:text)
+            )
           end
         end
 

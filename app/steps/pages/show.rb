@@ -10,7 +10,7 @@ module App
           :number, :row, :line, :picture, :start, :at, :faults, :groups, :name, :said, keyword_init: true
         ) do
           # What nobody knows of it, as typed: moves and other words.
-          def kept = [*line.moves.select { |move| move.kind == :unknown }.map(&:text), *line.notes].uniq
+          def kept = line.kept
         end
         attr_reader :result, :kind
 

@@ -20,6 +20,7 @@ module Core
           at = @moves.rindex { |move| move.kind == :step && move.layer == :feet } or return aside(group)
           return aside(group) if @moves[at].side || @vocabulary.find(@moves[at].step.to_s)&.each
 
+          heard(group)
           @moves[at] = @moves[at].with(side:, doubts: @moves[at].doubts | [:weight])
         end
 
@@ -31,6 +32,7 @@ module Core
         end
 
         def on_other_side(group, positions)
+          heard(group)
           side = Lexicon.words([group.words.first.text]).first.first.to_sym
           same = @moves.last.with(side:, at: nil, places: [], said: [], range: false)
           put([*([same] * (group.times - 1)), same.with(doubts: same.doubts | [:weight])], positions)

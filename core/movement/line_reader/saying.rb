@@ -23,6 +23,7 @@ module Core
         end
 
         def once_more(said, group, positions)
+          heard(group)
           more = group.times ? group.times - 1 : (group.amount || said.more)
           unit = unit(said, group)
           moves = Repeats.new(@moves.last(unit), @size * 12)
@@ -56,6 +57,8 @@ module Core
           @facts[:entry] = found.entry.merge(@facts[:entry]) unless parted?
           @facts[:exit].merge!(found.exit)
           return without_moves(group, found, positions) if found.moves.empty? || label?(group, found)
+
+          heard(group) { |at| !found.strange.include?(at) }
           return @only = found.moves.first.layer if group.label && found.moves.all? { |move| generic?(move) }
 
           return if found.moves.size == 1 && Bracketed.new(@moves, found).beside(open: positions.empty? && @behind)
@@ -64,13 +67,24 @@ module Core
         end
 
         def without_moves(group, found, positions)
-          return led(group, found.lead) if found.lead
+          return aside(group) unless without_moves?(group, found, positions)
+
+          stated = found.lead || found.entry.any? || found.exit.any?
+          heard(group) { |at| !stated || found.stated.include?(at) }
+        end
+
+        # Whether words without a move say something of what was danced before.
+        def without_moves?(group, found, positions)
+          return led(group, found.lead) || true if found.lead
 
           counted = group.amount ? Times.new([], group, @moves).all : []
-          return put(counted, positions) if counted.any?
-          return put(onward(group.amount || 1), positions) if onward?(group) && (positions.any? || group.amount)
+          return put(counted, positions) || true if counted.any?
 
-          aside(group) unless found.entry.any? || found.exit.any?
+          if onward?(group) && (positions.any? || group.amount)
+            put(onward(group.amount || 1), positions)
+            return true
+          end
+          found.entry.any? || found.exit.any?
         end
 
         def dance(group, found, positions)
@@ -162,7 +176,7 @@ module Core
         # What stands in brackets: another version, which foot, what is left free; else it is kept as it is.
         def note(text)
           kind = VERSION.match(text)
-          return version(kind) if kind
+          return version(kind, text) if kind
 
           return @kept[:notes] << text unless text.match?(/\p{L}/)
 
@@ -172,10 +186,12 @@ module Core
           found = Phrase.new(words, @vocabulary).found
           return @kept[:notes] << text unless Bracketed.new(@moves, found).apply
 
+          @account.take(text)
           @facts[:exit].merge!(found.exit)
         end
 
-        def version(kind)
+        def version(kind, text)
+          @account.take(text)
           name = kind[:kind].downcase.start_with?("st") ? "standing" : "seated"
           @kept[:versions] << [name, kind.post_match, @moves.last&.at, @moves.last&.length]
         end

@@ -22,6 +22,7 @@ module Core
           return if @text.match?(/\b(?:standing (?:dancers|people|ones)|standers|others|the rest)\b/i)
           return if match.post_match.match?(/\A[^,]*on the floor/i)
 
+          @account.take(match[0])
           @facts[:entry].merge!(weight: :seated, level: :seated)
           @text = match.post_match.sub(/\A[\s,]+/, "")
         end
@@ -31,7 +32,7 @@ module Core
           text = text.gsub(CHANT) { |said| said.sub(/(?:two|2)[ -](?:three|3)/i, "waltz") } if text.match?(THREE)
           return text unless text.match?(FACTS)
 
-          rest = text.sub(MEET) { (@facts[:meet] = Regexp.last_match[:count].to_i) && "," }
+          rest = text.sub(MEET) { |said| @account.take(said) && (@facts[:meet] = said[/\d+/].to_i) && "," }
           rest.gsub(ENDS) { |said| place(Regexp.last_match, said) }
         end
 
@@ -39,6 +40,7 @@ module Core
           said = match[:place].strip
           return words if match[:at].downcase == "on" && said.downcase.match?(FOOTED)
 
+          @account.take(words)
           (@facts[:exit][:place] = said) && ","
         end
 

@@ -10,7 +10,9 @@ module Core
         OTHER_LEG = /\bwith (?:the |your )?(?:left|right) (?:leg |foot |one )?(?:back|behind)\b/
         GOING = %w[walk run skip gallop].freeze
         PUT_WAYS = %w[behind front across beside side].freeze
-        private_constant :HALVES, :SEVERAL, :OTHER_LEG, :PUT_WAYS, :GOING
+        # What stands before the name of a thing or a place.
+        THINGS = %w[the a an your my our their his her its to towards at of in on like en by from].freeze
+        private_constant :THINGS, :HALVES, :SEVERAL, :OTHER_LEG, :PUT_WAYS, :GOING
 
         private
 
@@ -46,6 +48,20 @@ module Core
         def doubled?(act)
           act.amount && act.step.turn.zero? && act.step.weights.any? && spoken.include?("double")
         end
+
+        # A step with a word nobody knows beside it, unless that names a thing or a place ("to the fountain").
+        def unheard(act)
+          return [] if act.step.layer != :feet || act.step.kind == :hold
+
+          act.unknown.all? { |word| thing?(word) } ? [] : %i[weight facing]
+        end
+
+        def thing?(word)
+          at = spoken_words.index(word)
+          at.nil? || spoken_words[[at - 3, 0].max...at].intersect?(THINGS)
+        end
+
+        def spoken_words = @spoken_words ||= @words.map(&:first)
 
         # Where a step lands that is said in a way that two people understand differently.
         def landing(act, sides)

@@ -26,7 +26,7 @@ module Core
                "(?: (?:on|onto|into) it)?(?! (?:on|onto|over|left|right|both|back))",
         free: "(?:(?:with|and|so|leave|leaving|keep|keeping|have) )*#{DET}(?<side>right|left)s?(?: foot| " \
               "leg)? #{IS}" \
-              "free(?: to \\w+(?: \\w+)?)?",
+              "free(?: to (?:step|go|move|walk|start|begin|lead|kick)(?: (?:out|off|again|next|on))?)?",
         free_foot: "(?:free|working) (?:foot|leg)(?: is)? #{DET}(?<side>right|left)",
         supporting: "(?:standing|supporting) (?:foot|leg|side) (?:which |that )?(?:is |" \
                     "being )?#{DET}(?<side>right|left)|" \
@@ -100,7 +100,7 @@ module Core
                "(?<lead>(?:still |stay |stays |staying |from |start |starting |starts |begin |remain |all |" \
                "again )*)" \
                "(?<how>seated|sitting|sat|kneeling|lying|laying)(?! march| tap| into| back into)(?: down)?" \
-               "(?: (?:on|in) (?:the |your |a )?(?<on>\\w+))?",
+               "(?: (?:on|in) (?:(?:the |your |a )(?<on>\\w+)|(?<on>floor|ground|chairs?|stools?|bench(?:es)?)))?",
         on_feet: "(?<lead>(?:be |get |back |up |all |still |straight )*)on your feet"
       }.transform_values { |text| /\b(?:#{text})\b/ }.freeze
       # Without these words a pattern need not be tried.
