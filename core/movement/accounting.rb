@@ -11,32 +11,37 @@ module Core
       NUMBER = /[\d½¼¾&]/
       private_constant :WORD, :NUMBER
 
+      # The texts that were taken, as typed.
+      attr_reader :taken
+
       # typed: the eight as it was typed.
       def initialize(typed)
-        @words = typed.scan(WORD)
+        @typed = typed
         @taken = []
-        @open = @words.each_index.group_by { |i| folded(@words[i]) }
       end
 
-      # Takes the words of a text off the account, each where it was typed first; answers their places.
-      def take(text)
-        text.to_s.scan(WORD).filter_map { |word| @open[folded(word)]&.shift }.each { |at| @taken << at }
+      # Takes the words of a text off the account.
+      def take(text) = @taken << text
+
+      # Where the texts that were taken lie among the typed words, each word where it was typed first:
+      # [place or nil, …] in the order in which they were taken.
+      def places
+        open = words.each_index.group_by { |at| words[at].downcase }
+        @taken.map { |text| text.scan(WORD).map { |word| open[word.downcase]&.shift }.compact.first }
       end
 
-      # The words that were taken so far, as typed.
-      def taken = @taken.sort.map { |at| @words[at] }
-
-      # [[place, text], …] what nobody took, words beside each other in one. Numbers are counts or amounts, which the reader
-      # accounts for itself; small words tie others together.
+      # [[place, text], …] what nobody took, words beside each other in one. Numbers are counts or amounts, which the
+      # reader accounts for itself; small words tie others together.
       def left
-        open = @open.values.flatten.sort.reject { |i| idle?(@words[i]) }
+        spent = @taken.join(" ").downcase.scan(WORD).tally.tap { |all| all.default = 0 }
+        open = words.each_index.select { |at| (spent[words[at].downcase] -= 1).negative? && !idle?(words[at]) }
         runs = open.slice_when { |one, two| one.succ != two }
-        runs.map { |run| [run.first, run.map { |i| @words[i] }.join(" ")] }
+        runs.map { |run| [run.first, run.map { |at| words[at] }.join(" ")] }
       end
 
       private
 
-      def folded(word) = word.downcase
+      def words = @words ||= @typed.scan(WORD)
 
       def idle?(word)
         return true if word.match?(NUMBER)

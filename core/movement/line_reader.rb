@@ -171,14 +171,19 @@ module Core
 
       # Words that became nothing at all stand as moves that nobody knows, where they were typed.
       def keep_unread
-        heard = @account.taken
-        [*@kept[:notes], *@kept[:cues].map(&:first)].each { |text| @account.take(text) }
-        places = @moves.map { |move| @account.take(move.text).first }
-        @account.left.reverse_each do |at, text|
+        heard = @account.taken.dup
+        [*@kept[:notes], *@kept[:cues].map(&:first), *@moves.map(&:text)].each { |text| @account.take(text) }
+        left = @account.left
+        stand(left, @account.places.last(@moves.size)) if left.any?
+        heard
+      end
+
+      # places: of the moves.
+      def stand(left, places)
+        left.reverse_each do |at, text|
           before = places.rindex { |place| place && place < at }
           @moves.insert(before ? before + 1 : 0, Move.new(text:, kind: :unknown))
         end
-        heard
       end
 
       def counted? = @segments.flatten.any? { |group| group.kind == :counts }
