@@ -7,7 +7,7 @@ module Core
     #
     #   Accounting.new("step R blurbly").tap { |all| all.take("step R") }.left   # => [[2, "blurbly"]]
     class Accounting
-      WORD = /[\p{L}\p{N}½¼¾&']+/
+      WORD = /[\p{L}\p{N}&']+/
       NUMBER = /[\d½¼¾&]/
       private_constant :WORD, :NUMBER
 
@@ -27,7 +27,7 @@ module Core
       # [place or nil, …] in the order in which they were taken.
       def places
         open = words.each_index.group_by { |at| words[at].downcase }
-        @taken.map { |text| text.scan(WORD).map { |word| open[word.downcase]&.shift }.compact.first }
+        @taken.map { |text| text.scan(WORD).filter_map { |word| open[word.downcase]&.shift }.first }
       end
 
       # [[place, text], …] what nobody took, words beside each other in one. Numbers are counts or amounts, which the

@@ -21,6 +21,7 @@ module Core
       private_constant :FILLED, :DANCED, :ENDS, :FOOTED, :MEET, :FACTS, :CHAIR, :SEATED, :VERSION
 
       include Whole
+      include Heard
       include Saying
       include Onward
       include Parted
@@ -51,19 +52,6 @@ module Core
       end
 
       private
-
-      # What was said and taken back is read, too.
-      def correct
-        said = @tokens
-        @tokens = Corrections.of(said)
-        kept = @tokens.to_set(&:object_id)
-        @account.take(said.reject { |token| kept.include?(token.object_id) }.map(&:text).join(" "))
-      end
-
-      # Takes the words of a group off the account; with a block only those it answers yes for.
-      def heard(group)
-        group.words.each_with_index { |token, at| @account.take(token.text) if !block_given? || yield(at) }
-      end
 
       def read(segment, _index)
         segment = segment.reject { |group| idle?(group) }
@@ -167,23 +155,6 @@ module Core
       def finish
         @kept[:heard] = keep_unread
         Eights.new(@moves, @size, @vocabulary).lines(@kept, @facts, called: @called, feel: @feel, counted: counted?)
-      end
-
-      # Words that became nothing at all stand as moves that nobody knows, where they were typed.
-      def keep_unread
-        heard = @account.taken.dup
-        [*@kept[:notes], *@kept[:cues].map(&:first), *@moves.map(&:text)].each { |text| @account.take(text) }
-        left = @account.left
-        stand(left, @account.places.last(@moves.size)) if left.any?
-        heard
-      end
-
-      # places: of the moves.
-      def stand(left, places)
-        left.reverse_each do |at, text|
-          before = places.rindex { |place| place && place < at }
-          @moves.insert(before ? before + 1 : 0, Move.new(text:, kind: :unknown))
-        end
       end
 
       def counted? = @segments.flatten.any? { |group| group.kind == :counts }

@@ -60,7 +60,6 @@ module Core
 
           heard(group) { |at| !found.strange.include?(at) }
           return @only = found.moves.first.layer if group.label && found.moves.all? { |move| generic?(move) }
-
           return if found.moves.size == 1 && Bracketed.new(@moves, found).beside(open: positions.empty? && @behind)
 
           dance(group, found, positions)
