@@ -2,8 +2,10 @@
 
 require "web_helper"
 require "open3"
+require_relative "support/folder_cycles"
 require_relative "support/named_constants"
 require_relative "support/template_lines"
+require_relative "support/told_calls"
 
 # The house rules, held by reading the code. Names are resolved as Ruby would, so that a short name is no way round.
 RSpec.describe "the house" do
@@ -20,10 +22,41 @@ RSpec.describe "the house" do
     "app" => %w[PG]
   }.freeze
 
-  # Work of seconds: only the worker's part of the planning room does it, never a page, a route or an action.
+  # Work of seconds: only the worker's part of the planning room does it (and what makes a plan for it), never a page or
+  # a route.
   search = /\ACore::Planning::(Solver|Replanning|Search|LocalSearch|Repairs|Shortfall|BlockReordering)\b/
 
+  # What a layer may not ask of the world: the clock, chance, the process. Exceptions by name, with their reason.
+  asks = {
+    "core" => { "require" => "the table of contents", "require_relative" => "the table of contents",
+                "open" => "a method of Listing's own" },
+    "formats" => { "require" => "libraries", "require_relative" => "the table of contents",
+                   "DateTime.new" => "a date from its parts", "Time.utc" => "a time from its parts" },
+    "app" => { "require" => "libraries", "require_relative" => "libraries",
+               "SecureRandom.hex" => "keys nobody guesses",
+               "SecureRandom.urlsafe_base64" => "words for doors", ".sample" => "a column of pieces",
+               "Time.utc" => "a time from its parts", "Time.at" => "a time from a number" },
+    "records" => { "require" => "libraries", "SecureRandom.urlsafe_base64" => "tokens",
+                   "Time.at" => "a time from a number" }
+  }.freeze
+  # Calls that stand elsewhere in app, by file, with their reason.
+  known = {
+    # The one clock.
+    "app/shared/clock.rb" => %w[Time.now],
+    # How long something took is told by a clock that never jumps.
+    "app/web/middleware/request_log.rb" => %w[Process.clock_gettime Process.CLOCK_MONOTONIC],
+    "app/jobs/improve_plan.rb" => %w[Process.clock_gettime Process.CLOCK_MONOTONIC],
+    # A task of the command line, which stops with a sentence.
+    "app/demo/guard.rb" => %w[abort],
+    # Rows of the worker's that no page reads, stamped as the database would.
+    "records/plan_offer.rb" => %w[Time.now],
+    "records/transfer.rb" => %w[Time.now Thread.new]
+  }.freeze
+  # Folders whose parts still know each other both ways: core/planning's solving asks what explains it.
+  knotted = %w[planning].freeze
+
   def files(dir) = Dir[File.join(HOUSE, dir, "**", "*.rb")]
+  def read(dir) = files(dir) + Dir[File.join(HOUSE, dir, "*", "views", "*.erb")]
   def short(file) = file.delete_prefix("#{HOUSE}/")
   def named(file) = (@named ||= {})[file] ||= NamedConstants.in(file)
 
@@ -35,18 +68,32 @@ RSpec.describe "the house" do
 
   # Files of app/ for which a block says which of the names in them are wrong.
   def faults
-    files("app").flat_map do |file|
+    read("app").flat_map do |file|
       rooms_named(file).select { |name| yield(file, *name) }.map { |name| "#{short(file)} names #{name.join('::')}" }
     end.uniq
   end
 
   forbidden.each do |dir, names|
     it "#{dir} names none of #{names.join(', ')}" do
-      found = files(dir).flat_map do |file|
+      found = read(dir).flat_map do |file|
         (named(file).map { |name| name[/\A\w+/] } & names).map { |name| "#{short(file)}: #{name}" }
       end
       expect(found).to be_empty
     end
+  end
+
+  asks.each do |dir, allowed|
+    it "#{dir} asks nobody for the time, for chance or of the process" do
+      found = files(dir).flat_map do |file|
+        (ToldCalls.in(file) - allowed.keys - known.fetch(short(file), [])).map { |call| "#{short(file)}: #{call}" }
+      end
+      expect(found).to be_empty
+    end
+  end
+
+  it "has no cycle between the folders inside a folder of the core" do
+    knots = Dir[File.join(HOUSE, "core", "*/")].reject { |dir| knotted.include?(File.basename(dir)) }
+    expect(knots.flat_map { |dir| FolderCycles.new(dir).found }).to be_empty
   end
 
   it "loads the core in a bare Ruby, with the standard library only, without a warning" do
@@ -98,7 +145,14 @@ RSpec.describe "the house" do
     it "leave every search for a plan to the worker" do
       seeking = files("app").select { |file| named(file).grep(search).any? }.map { |file| short(file) }
       expect(seeking).not_to be_empty
-      expect(seeking.reject { |file| file.start_with?("app/planning/offers/", "app/jobs/") }).to be_empty
+      worker = ["app/planning/offers/", "app/jobs/", "app/planning/actions/make.rb"]
+      expect(seeking.reject { |file| file.start_with?(*worker) }).to be_empty
+    end
+
+    it "make a plan in the worker only, and in the demo" do
+      makers = files("app").select { |file| named(file).include?("App::Planning::Actions::Make") }
+      expect(makers.map { |file| short(file) })
+        .to contain_exactly("app/planning/offers/solving.rb", "app/jobs/improve_plan.rb", "app/demo/wings.rb")
     end
   end
 

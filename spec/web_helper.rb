@@ -8,6 +8,7 @@ require "rack/test"
 # A sentence that is missing fails the example that would have shown it.
 I18n.exception_handler = ->(missing, *) { raise missing.respond_to?(:to_exception) ? missing.to_exception : missing }
 require "database_cleaner/active_record"
+require_relative "support/studio_queries"
 require_relative "support/studios"
 require_relative "support/visits"
 
@@ -21,6 +22,8 @@ App::Jobs::MailReset.run_synchronously = true
 RSpec.configure do |config|
   config.include Studios
   config.include Visits, :web
+  config.before(:suite) { StudioQueries.watch }
+  config.after(:suite) { abort(StudioQueries.found.tally.to_a.join("\n")) if StudioQueries.found.any? }
   config.before(:suite) { DatabaseCleaner.clean_with(:truncation) }
   config.around do |example|
     App::Shared::Clock.frozen_at = NOW

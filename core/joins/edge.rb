@@ -17,10 +17,15 @@ module Core
         new(
           section_id: link.section.id,
           mirrored: link.mirrored,
-          own: link.altered? && touched ? (link.id || link.object_id) : nil
+          own: (link.id || steps(link) if link.altered? && touched)
         )
       end
-      private_class_method :at
+
+      # Of a link that nobody gave a number: what is danced there.
+      def self.steps(link)
+        Digest::SHA256.hexdigest(link.danced.map { |each| [each.row.counts, each.row.text].join(":") }.join("\n"))[0, 8]
+      end
+      private_class_method :at, :steps
 
       # The edge's part of a join's key: equal edges, equal keys (docs/decisions/join_identity.md).
       def key = "#{section_id}#{'m' if mirrored}#{"x#{own}" if own}"
