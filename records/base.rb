@@ -19,7 +19,7 @@ module Records
       made.validate!
       row = made.attributes.except("id").compact
       added = insert_all([row], unique_by: %i[studio_id client_id], returning: %i[id]).rows.flatten.first
-      added && find(added)
+      added && where(studio_id: row["studio_id"]).find(added)
     end
 
     # [[value, …], …] of a query that the database plans once a connection and that is answered once a request.

@@ -1,5 +1,8 @@
+import { ask, send } from "../device/api.js";
+import { key } from "../device/key.js";
+
 // The grid of Who has it: walking, marking a range, ticking with one key or tap, the log behind a cell.
-document.addEventListener("alpine:init", () => {
+export const ledger = Alpine => {
   Alpine.data("ledger", () => ({
     told: "",
     open: false,
@@ -100,13 +103,12 @@ document.addEventListener("alpine:init", () => {
         return;
       }
       const names = cells.map(cell => `${cell.parentNode.dataset.p}:${this.items[cell.cellIndex - 1]}`);
-      const client = Array.from(crypto.getRandomValues(new Uint32Array(3)), n => n.toString(36)).join("");
       const answer = await this.post(this.$root.dataset.url, {
         cells: [...new Set(names)],
         rung,
         kind: "danced",
         strand: this.$root.dataset.strand,
-        client,
+        client: key(),
       });
       if (answer) {
         this.show(answer.cells);
@@ -115,28 +117,11 @@ document.addEventListener("alpine:init", () => {
     },
 
     async post(url, data) {
-      const headers = {
-        "Content-Type": "application/json",
-        Accept: "application/json",
-        "X-CSRF-Token": document.querySelector("meta[name=csrf-token]").content,
-      };
-      const answer = await fetch(url, { method: "POST", headers, body: JSON.stringify(data) }).catch(
-        () => null,
-      );
-      if (!answer) {
-        this.told = "No connection. Nothing was ticked; try again.";
-        return null;
-      }
-      if (answer.status === 401) {
-        location.assign("/sign-in");
-        return null;
-      }
-      const body = await answer.json().catch(() => ({}));
-      if (!answer.ok) {
-        this.told = body.error || "That did not work. Reload the page and try again.";
-        return null;
-      }
-      return body;
+      const { standing, body } = await send(url, data);
+      if (standing === "signed-out") location.assign("/sign-in");
+      if (standing === "away") this.told = "No connection. Nothing was ticked; try again.";
+      else if (standing !== "ok") this.told = body.error || "That did not work. Reload the page and try again.";
+      return standing === "ok" ? body : null;
     },
 
     show(states) {
@@ -161,9 +146,9 @@ document.addEventListener("alpine:init", () => {
         strand: this.$root.dataset.strand,
         bare: 1,
       });
-      const answer = await fetch(`${this.$root.dataset.log}?${query}`).catch(() => null);
-      if (!answer || !answer.ok) return;
-      this.$refs.log.innerHTML = await answer.text();
+      const answer = await ask(`${this.$root.dataset.log}?${query}`, { headers: { Accept: "text/html" } });
+      if (answer.standing !== "ok") return;
+      this.$refs.log.innerHTML = answer.text;
       this.open = true;
     },
     close() {
@@ -186,4 +171,4 @@ document.addEventListener("alpine:init", () => {
       if (button) button.click();
     },
   }));
-});
+};

@@ -91,7 +91,7 @@ module App
           beside
           content_type "text/javascript"
           headers "cache-control" => "no-cache"
-          send_file File.join(Settings::ROOT, "public", "scripts", "my_keeper.js"), type: "text/javascript"
+          send_file File.join(Settings::ROOT, "public", "scripts", "my-keeper.js"), type: "text/javascript"
         end
       end
 
@@ -134,7 +134,7 @@ module App
       end
 
       def self.saying(app)
-        said = { piece: :text, item: :text, rung: :whole }
+        said = { piece: :text, item: :text, rung: :whole, client: :text }
         app.allow :bearer, post: "/my/:token/reports", secret: :token, takes: said do
           halt 404 if bearer.guardian?
           result = Actions::Report.new(bearer.person, params, Shared::Clock.now).run

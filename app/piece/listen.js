@@ -1,6 +1,8 @@
+import { send } from "../device/api.js";
+
 // A tempo proposed from the rehearsal track. The browser decodes what it can play, to how much louder it becomes every
 // hundredth of a second; the core finds the tempo in that. Nothing is saved.
-document.addEventListener("alpine:init", () => {
+export const listen = Alpine => {
   const RATE = 100;
   const SECONDS = 90;
 
@@ -37,13 +39,9 @@ document.addEventListener("alpine:init", () => {
       const bytes = await file.arrayBuffer();
       const context = new OfflineAudioContext(1, 44100, 44100);
       const sound = await context.decodeAudioData(bytes);
-      const token = document.querySelector("meta[name=csrf-token]").content;
-      const answer = await fetch("/onsets", {
-        method: "POST",
-        headers: { "Content-Type": "application/json", Accept: "application/json", "X-CSRF-Token": token },
-        body: JSON.stringify({ onsets: onsets(sound) }),
-      });
-      return answer.json();
+      const { standing, body } = await send("/onsets", { onsets: onsets(sound) }, { seconds: 60 });
+      if (standing === "away") throw new Error("no answer");
+      return body;
     },
     use(bpm) {
       const tempo = document.getElementById("tempo");
@@ -51,4 +49,4 @@ document.addEventListener("alpine:init", () => {
       tempo.focus();
     },
   }));
-});
+};

@@ -1,12 +1,9 @@
+import { send } from "../device/api.js";
+import { poll } from "../device/poll.js";
+
 // The build: slots dragged to another rehearsal or moved by arrow keys, with the verdict at once; pinned; and the
 // search.
-document.addEventListener("alpine:init", () => {
-  const headers = () => ({
-    "Content-Type": "application/json",
-    Accept: "application/json",
-    "X-CSRF-Token": document.querySelector("meta[name=csrf-token]").content,
-  });
-
+export const plan = Alpine => {
   // Long work is done by turns: how many are before this one.
   const waiting = said =>
     said.place === 1 ? "waits its turn: next" : `waits its turn: ${said.place - 1} before it`;
@@ -55,26 +52,18 @@ document.addEventListener("alpine:init", () => {
     },
     async move(slot, column) {
       if (!column) return;
-      const answer = await fetch(`${this.$root.dataset.move}${slot.dataset.slot}/move`, {
-        method: "POST",
-        headers: headers(),
-        body: JSON.stringify({ rehearsal: column.dataset.column }),
-      }).catch(() => null);
-      const said = answer ? await answer.json().catch(() => ({})) : { base: "No connection just now." };
-      if (said.moved) location.reload();
-      else this.told = said.base || "That could not be moved.";
+      const path = `${this.$root.dataset.move}${slot.dataset.slot}/move`;
+      const { standing, body } = await send(path, { rehearsal: column.dataset.column });
+      if (body.moved) location.reload();
+      else this.told = standing === "away" ? "No connection just now." : body.base || "That could not be moved.";
     },
     async pin(slot) {
-      const answer = await fetch(`${this.$root.dataset.move}${slot.dataset.slot}/pin`, {
-        method: "POST",
-        headers: headers(),
-        body: JSON.stringify({ to: slot.classList.contains("pinned") ? "no" : "yes" }),
-      }).catch(() => null);
-      if (!answer || !answer.ok) {
+      const to = slot.classList.contains("pinned") ? "no" : "yes";
+      const { standing, body: said } = await send(`${this.$root.dataset.move}${slot.dataset.slot}/pin`, { to });
+      if (standing !== "ok") {
         this.told = "That could not be pinned.";
         return;
       }
-      const said = await answer.json();
       slot.classList.toggle("pinned", said.pinned);
       this.told = said.pinned ? "Pinned: it stays here when you plan again." : "No longer pinned.";
     },
@@ -83,20 +72,16 @@ document.addEventListener("alpine:init", () => {
   // How far something is that the worker was asked for; the page is loaded anew when it is there.
   Alpine.data("workedOut", () => ({
     init() {
-      this.ask();
-    },
-    async ask() {
-      const answer = await fetch(this.$root.dataset.url, { headers: { Accept: "application/json" } }).catch(
-        () => null,
-      );
-      const said = answer && answer.ok ? await answer.json() : {};
-      this.$refs.bar.value = Math.max(said.share || 0, 0.05);
-      if (["done", "stopped"].includes(said.state)) {
-        location.reload();
-        return;
-      }
-      turn(this.$root, said);
-      setTimeout(() => this.ask(), 400);
+      const { root, refs } = { root: this.$root, refs: this.$refs };
+      const out = text => {
+        root.querySelector("[role=status]").textContent = text;
+      };
+      poll(root.dataset.url, 400, said => {
+        refs.bar.value = Math.max(said.share || 0, 0.05);
+        if (["done", "stopped"].includes(said.state)) return location.reload() || true;
+        turn(root, said);
+        return false;
+      }, out);
     },
   }));
 
@@ -104,24 +89,18 @@ document.addEventListener("alpine:init", () => {
   Alpine.data("search", () => ({
     told: "looking for a better one",
     init() {
-      this.ask();
+      poll(this.$root.dataset.url, 1500, said => this.hear(said), text => {
+        this.told = text;
+      });
     },
-    async ask() {
-      const answer = await fetch(this.$root.dataset.url, { headers: { Accept: "application/json" } }).catch(
-        () => null,
-      );
-      const said = answer && answer.ok ? await answer.json() : {};
+    // Whether that was all.
+    hear(said) {
       this.$refs.bar.value = Math.max(said.share || 0, 0.05);
-      if (said.state === "done") {
-        if (said.better) {
-          location.reload();
-          return;
-        }
-        this.told = "nothing better found";
-        return;
-      }
-      this.told = said.place ? waiting(said) : "looking for a better one";
-      setTimeout(() => this.ask(), 1500);
+      const done = said.state === "done";
+      if (done && said.better) location.reload();
+      else if (done) this.told = "nothing better found";
+      else this.told = said.place ? waiting(said) : "looking for a better one";
+      return done;
     },
   }));
-});
+};

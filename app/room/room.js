@@ -1,13 +1,24 @@
+import { key } from "../device/key.js";
+import { plain } from "../device/plain.js";
+import { Clock } from "./clock.js";
+import { Counting } from "./counting.js";
+import { Here } from "./here.js";
+import { Notes } from "./notes.js";
+import { Queue } from "./queue.js";
+import { Running } from "./running.js";
+import { Ticks } from "./ticks.js";
+import { View } from "./view.js";
+
 // In the room: the screen for the evening. What is said is kept by the queue; what is shown is drawn from it each time
 // something changes, and each second for the clock.
-document.addEventListener("alpine:init", () => {
+export const room = Alpine => {
   Alpine.data("room", () => ({
-    ...window.RoomClock,
-    ...window.RoomHere,
-    ...window.RoomTicks,
-    ...window.RoomNotes,
-    ...window.RoomCounting,
-    ...window.RoomRunning,
+    ...Clock,
+    ...Here,
+    ...Ticks,
+    ...Notes,
+    ...Counting,
+    ...Running,
 
     PARTS: /^\/(styles|scripts|fonts|images)\//,
     panel: "",
@@ -22,9 +33,9 @@ document.addEventListener("alpine:init", () => {
     async init() {
       const element = document.getElementById("evening");
       this.room = element.dataset.room;
-      this.facts = RoomPlain(JSON.parse(element.textContent));
+      this.facts = plain(JSON.parse(element.textContent));
       const { id, trial } = this.facts.rehearsal;
-      this.queue = new RoomQueue(id, () => this.draw(), trial);
+      this.queue = new Queue(id, () => this.draw(), trial);
       this.newest();
       this.opened = Date.now();
       this.offset = this.facts.clock.ms - this.facts.received;
@@ -42,7 +53,7 @@ document.addEventListener("alpine:init", () => {
     newest() {
       this.facts.received = this.facts.received || Date.now();
       const kept = this.queue.kept(this.room);
-      if (kept && kept.clock.ms > this.facts.clock.ms) this.facts = RoomPlain(kept);
+      if (kept && kept.clock.ms > this.facts.clock.ms) this.facts = plain(kept);
       else this.queue.keep(this.facts, this.room);
     },
     async keepPage() {
@@ -78,7 +89,7 @@ document.addEventListener("alpine:init", () => {
 
     // Says something: kept at once, sent as soon as there is a way.
     say(kind, more, text, undo = {}) {
-      const entry = { client: RoomQueue.key(), kind, at: Date.now() + this.offset, minute: this.whole(), ...more };
+      const entry = { client: key(), kind, at: Date.now() + this.offset, minute: this.whole(), ...more };
       this.queue.add(entry);
       this.offer([{ of: entry.client, was: kind, slot: entry.slot, ...undo }], text);
       this.send();
@@ -93,7 +104,7 @@ document.addEventListener("alpine:init", () => {
       this.undoable = null;
       what.forEach(each => {
         const when = { at: Date.now() + this.offset, minute: this.whole() };
-        this.queue.add({ client: RoomQueue.key(), kind: "undo", ...when, ...each });
+        this.queue.add({ client: key(), kind: "undo", ...when, ...each });
       });
       this.told = "Undone";
       this.send();
@@ -111,7 +122,7 @@ document.addEventListener("alpine:init", () => {
       const facts = await this.queue.facts(this.room);
       if (!facts) return;
       facts.received = Date.now();
-      this.facts = RoomPlain(facts);
+      this.facts = plain(facts);
       this.offset = facts.clock.ms - facts.received;
       this.queue.keep(facts, this.room);
       this.draw();
@@ -135,7 +146,7 @@ document.addEventListener("alpine:init", () => {
         this.undoable = null;
         this.told = "";
       }
-      this.view = RoomView.of(this.facts, this.queue.said(), this.minute());
+      this.view = View.of(this.facts, this.queue.said(), this.minute());
       this.drawClock();
       this.drawHere();
       if (this.panel === "here") this.drawSheet();
@@ -172,4 +183,4 @@ document.addEventListener("alpine:init", () => {
       return all.length > most ? `${all.slice(0, most).join(", ")} and ${all.length - most} more` : all.join(", ");
     },
   }));
-});
+};

@@ -36,7 +36,7 @@ module App
           beside
           content_type "text/javascript"
           headers "cache-control" => "no-cache"
-          send_file File.join(Settings::ROOT, "public", "scripts", "room_keeper.js"), type: "text/javascript"
+          send_file File.join(Settings::ROOT, "public", "scripts", "room-keeper.js"), type: "text/javascript"
         end
       end
 

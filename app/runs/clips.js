@@ -1,6 +1,6 @@
 // A clip on the counts: it opens at the second that was asked for, jumps to what is tapped, and says with a tap on a
 // count at which second that was.
-document.addEventListener("alpine:init", () => {
+export const clips = Alpine => {
   // A file that is too large is told before it is sent: the server would only cut the line.
   Alpine.data("fileLimit", () => ({
     told: "",
@@ -46,4 +46,4 @@ document.addEventListener("alpine:init", () => {
       return `${Math.floor(whole / 60)}:${String(whole % 60).padStart(2, "0")}`;
     },
   }));
-});
+};

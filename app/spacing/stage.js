@@ -1,5 +1,7 @@
+import { send } from "../device/api.js";
+
 // The floor from above: dancers dragged or moved by keys, turned, pinned; the way there walked on the counts.
-document.addEventListener("alpine:init", () => {
+export const stage = Alpine => {
   Alpine.data("stage", () => ({
     told: "",
     playing: false,
@@ -71,22 +73,14 @@ document.addEventListener("alpine:init", () => {
       this.timer = setTimeout(() => this.save(), 400);
     },
     async save() {
-      const headers = {
-        "Content-Type": "application/json",
-        Accept: "application/json",
-        "X-CSRF-Token": document.querySelector("meta[name=csrf-token]").content,
-      };
-      const body = JSON.stringify({
+      const { standing, body: said } = await send(this.box.dataset.url, {
         moment: this.box.dataset.moment,
         version: this.data.version,
         spots: [...this.spots.values()],
       });
-      const answer = await fetch(this.box.dataset.url, { method: "POST", headers, body }).catch(() => null);
-      const said = answer
-        ? await answer.json().catch(() => ({}))
-        : { base: "No connection just now: what you moved is not saved yet." };
-      if (!answer || !answer.ok) {
-        this.told = said.base || "That could not be saved.";
+      if (standing !== "ok") {
+        const away = standing === "away" && "No connection just now: what you moved is not saved yet.";
+        this.told = said.base || away || "That could not be saved.";
         return;
       }
       this.data.version = said.version;
@@ -144,4 +138,4 @@ document.addEventListener("alpine:init", () => {
       this.$root.requestSubmit();
     },
   }));
-});
+};

@@ -1,5 +1,8 @@
+import { preview } from "../device/api.js";
+import { drafts } from "../device/drafts.js";
+
 // The Steps screen: eights typed as lines and understood while typing. The text fields are never replaced.
-document.addEventListener("alpine:init", () => {
+export const steps = Alpine => {
   Alpine.data("steps", () => ({
     busy: false,
     keys: false,
@@ -22,17 +25,17 @@ document.addEventListener("alpine:init", () => {
     },
 
     keep() {
-      window.drafts.keep(this.form, [...new FormData(this.form)].filter(([name]) => name.startsWith("rows[")));
+      drafts.keep(this.form, [...new FormData(this.form)].filter(([name]) => name.startsWith("rows[")));
     },
     recall() {
-      const kept = window.drafts.read(this.form);
+      const kept = drafts.read(this.form);
       if (!kept || kept.fields.length === 0) return;
       if (kept.current) this.fill(kept.fields);
       else this.older = true;
     },
     putBack() {
       this.older = false;
-      this.fill(window.drafts.read(this.form).fields);
+      this.fill(drafts.read(this.form).fields);
     },
     fill(fields) {
       const last = Math.max(...fields.map(([name]) => Number(name.match(/\d+/)[0])));
@@ -47,7 +50,7 @@ document.addEventListener("alpine:init", () => {
       if (this.drafted) this.changed();
     },
     forget() {
-      window.drafts.drop(this.form);
+      drafts.drop(this.form);
       location.reload();
     },
     layer(event) {
@@ -61,14 +64,9 @@ document.addEventListener("alpine:init", () => {
     },
     async ask() {
       const sequence = ++this.sequence;
-      const body = new FormData(this.form);
-      body.set("sequence", sequence);
-      // The form's own key is for saving it; a preview that comes late must not be taken for a second sending.
-      body.delete("authenticity_token");
-      const headers = { "X-CSRF-Token": document.querySelector("meta[name=csrf-token]").content };
-      const answer = await fetch(this.form.dataset.url, { method: "POST", body, headers }).catch(() => null);
-      if (!answer || !answer.ok || sequence !== this.sequence) return;
-      this.show(new DOMParser().parseFromString(await answer.text(), "text/html"));
+      const answer = await preview(this.form.dataset.url, this.form, sequence);
+      if (answer.standing !== "ok" || sequence !== this.sequence) return;
+      this.show(new DOMParser().parseFromString(answer.text, "text/html"));
     },
     show(page) {
       const drawn = [...page.querySelectorAll("body > [data-drawn]")];
@@ -157,4 +155,4 @@ document.addEventListener("alpine:init", () => {
       });
     },
   }));
-});
+};

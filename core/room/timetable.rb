@@ -27,8 +27,8 @@ module Core
 
       # One slot as it goes: state is :done, :running, :ahead or :dropped; lost: minutes of it behind the evening's end;
       # clash: whether some of its people are called elsewhere then; begun: whether somebody said so; planned: minutes
-      # it is to take.
-      Line = Struct.new(:slot, :start, :finish, :state, :lost, :clash, :begun, :planned, keyword_init: true) do
+      # it is to take; from: the minute before which it does not begin by itself.
+      Line = Struct.new(:slot, :start, :finish, :state, :lost, :clash, :begun, :planned, :from, keyword_init: true) do
         def minutes = finish - start
       end
 
@@ -75,7 +75,8 @@ module Core
       private
 
       def gone(slot)
-        Line.new(slot:, start: slot.start, finish: slot.start, state: :dropped, lost: 0, begun: false, planned: 0)
+        Line.new(slot:, start: slot.start, finish: slot.start, state: :dropped, lost: 0, begun: false, planned: 0,
+                 from: slot.start)
       end
 
       def dropped = slots.select { |slot| of(slot, "drop").any? }
@@ -125,7 +126,7 @@ module Core
         lost = state == :done ? 0 : [finish - [start, ends].max, 0].max
         clash = state != :done && slot.busy.any? { |from, to| from < finish && start < to }
         Line.new(slot:, start:, finish: [finish, start].max, state:, lost:, clash:, begun: !began(slot).nil?,
-                 planned: minutes(slot))
+                 planned: minutes(slot), from: planned(slot))
       end
 
       # Not before people come, though it stands where another one stood.

@@ -1,6 +1,7 @@
 # frozen_string_literal: true
 
 require "browser_helper"
+require_relative "../support/device_scripts"
 
 # The screen of the room itself, with the demo's twenty-six dancers: everything in sight, large enough for a thumb, no
 # names beside what is lacking, and the queue and the caller on their own.
@@ -105,71 +106,15 @@ RSpec.describe "the room's screen", :browser do
       go_to_the_room(studio.rehearsals.order(:date).first)
     end
 
-    describe "the queue on a device" do
-      # Says things into a queue whose server answers as told, and gives what was sent and what is left.
-      def with_server(answers, said)
-        page.evaluate_async_script(<<~JS, answers, said)
-          const [answers, said, done] = arguments;
-          const sent = [];
-          const real = window.fetch;
-          localStorage.removeItem("room-said");
-          window.fetch = (path, options = {}) => {
-            if (path === "/form-token") return Promise.resolve(new Response('{"token":"t"}', { status: 200 }));
-            const entries = JSON.parse(options.body).entries.map(each => each.client);
-            const told = answers.shift();
-            sent.push(entries);
-            if (told === "cut") return Promise.reject(new Error("cut"));
-            if (typeof told === "number") return Promise.resolve(new Response("{}", { status: told }));
-            const all = entries.map(client => ({ client, status: told[client] || "stored", why: "because" }));
-            return Promise.resolve(new Response(JSON.stringify({ entries: all }), { status: 200 }));
-          };
-          const queue = new RoomQueue(77, () => null);
-          said.forEach(client => queue.add({ client, kind: "here", at: 1 }));
-          (async () => {
-            for (let i = 0; i < 5; i += 1) if (await queue.flush()) break;
-            window.fetch = real;
-            const left = queue.own().map(each => [each.entry.client, each.state]);
-            localStorage.removeItem("room-said");
-            done(JSON.stringify({ sent, left, status: queue.status }));
-          })();
-        JS
-      end
-
-      def outcome(answers, said) = JSON.parse(with_server(answers, said))
-
-      it "sends in order, some at a time, and again what got no answer" do
-        said = Array.new(90) { |i| format("k%03d", i) }
-        found = outcome(["cut", {}, 503, {}, {}], said)
-        expect(found["sent"].map(&:size)).to eq [40, 40, 40, 40, 10]
-        expect(found["sent"].values_at(1, 3, 4).flatten).to eq said
-        expect(found["left"].map(&:last).uniq).to eq ["kept"]
-      end
-
-      it "keeps what is refused with its reason, and goes on with the rest" do
-        found = outcome([{ "b" => "refused", "c" => "duplicate" }], %w[a b c])
-        expect(found["left"]).to eq [%w[a kept], %w[b refused], %w[c kept]]
-      end
-
-      it "never gives up what is unsent, whether signed out or gone" do
-        [[401, "signed-out"], [404, "gone"], [410, "gone"]].each do |code, status|
-          found = outcome([code] * 5, %w[a b])
-          expect([found["left"], found["status"]]).to eq [[%w[a waiting], %w[b waiting]], status]
-        end
-      end
-    end
-
     describe "what the caller counts" do
       def plan(**wanted)
         wanted = { from: 1, to: 1, row: 1, speed: 100, loops: 1, rest: 8, countIn: 4, **wanted }
-        found = page.evaluate_script(<<~JS, wanted.as_json)
-          (() => {
-            const score = Object.values(JSON.parse(document.getElementById("evening").textContent).scores)[0];
-            const plan = RoomCaller.plan(score, arguments[0]);
-            const events = plan.events.map(each => [each.kind, each.at, each.called, each.eight, each.loop, each.cue]);
-            return JSON.stringify({ events, seconds: plan.seconds, passes: plan.passes });
-          })()
-        JS
-        JSON.parse(found)
+        score = page.evaluate_script("document.getElementById('evening').textContent")
+        plan = DeviceScripts.run(
+          %w[room/caller], "room__caller.Caller.plan(given.score, given.wanted)",
+          { score: JSON.parse(score)["scores"].values.first, wanted: }
+        )
+        plan.merge("events" => plan["events"].map { |each| each.values_at("kind", "at", "called", "eight", "loop") })
       end
 
       def order = Records::Mapping::Works.load(piece).order

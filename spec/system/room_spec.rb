@@ -1,6 +1,7 @@
 # frozen_string_literal: true
 
 require "browser_helper"
+require_relative "../support/device_scripts"
 require "support/relay"
 
 # In the room, in the browser of a tablet: an evening with and without a network, two tablets, the caller's clicks.
@@ -147,7 +148,7 @@ RSpec.describe "in the room", :browser do
   # How far the track is from the count, whenever that can be told, for six seconds.
   def how_far_off = <<~JS
     const done = arguments[0];
-    const { caller } = Alpine.$data(document.querySelector(".room"));
+    const { caller } = document.querySelector(".room")._x_dataStack[0];
     const off = [];
     const look = setInterval(() => {
       if (caller.track.settled(caller)) off.push(Math.abs(caller.track.off));
@@ -232,11 +233,12 @@ RSpec.describe "in the room", :browser do
       it_is(minute)
       before = facts
       said = Array.new(14) { |i| random_entry(random, i, minute) }
-      said += steps(random, minute)
+      said += steps(random, minute) + a_run(random, minute) + answers(random, minute, said)
       said += said.sample(3, random:).map.with_index { |one, i| undo_of(one, i, minute) }
       shown = view(before, said, minute)
       statuses = App::Room::Actions::TakeIn.new(rehearsal, director, said.map(&:stringify_keys), local).run
-      expect(statuses.map { |one| one[:status] }.uniq - %i[stored duplicate]).to eq []
+      refused = said.zip(statuses).reject { |_, one| %i[stored duplicate].include?(one[:status]) }
+      expect(refused).to eq []
       expect(shown).to eq view(facts, [], minute)
     end
   end
@@ -257,19 +259,15 @@ RSpec.describe "in the room", :browser do
 
   # What a device shows, as far as it can be told: whatever is undone before it was sent is as if it was never said.
   def view(facts, said, minute)
-    found = page.evaluate_script(<<~JS, facts.as_json, said.as_json, minute)
-      (() => {
-        const view = RoomView.of(arguments[0], arguments[1], arguments[2]);
-        const lines = view.lines.map(line => [line.slot, line.start, line.finish, line.state]);
-        const notes = view.notes.map(note => note.key);
-        const sorted = object => Object.entries(object).sort();
-        const cells = sorted(view.cells).map(([item, own]) => [item, sorted(own)]);
-        const { here, guests, passes } = view;
-        const told = { here: sorted(here), guests: sorted(guests), passes: sorted(passes) };
-        return JSON.stringify({ ...told, cells, notes, lines });
-      })()
-    JS
-    JSON.parse(found)
+    view = DeviceScripts.run(
+      %w[room/view], "room__view.View.of(given.facts, given.said, given.minute)",
+      { facts: facts.as_json, said: said.as_json, minute: }
+    )
+    told = view.slice("here", "guests", "passes").transform_values(&:sort)
+    told.merge(
+      cells: view["cells"].transform_values(&:sort).sort, notes: view["notes"].map { |note| note["key"] },
+      lines: view["lines"].map { |line| line.values_at("slot", "start", "finish", "state") }
+    )
   end
 
   def entry(kind, number, minute, **more)
@@ -279,26 +277,56 @@ RSpec.describe "in the room", :browser do
 
   def random_entry(random, number, minute)
     person = dancers.sample(random:).id.to_s
-    case random.rand(6)
+    case random.rand(7)
     when 0, 1 then entry("here", number, minute, person:, state: Core::Room::Said::STATES.sample(random:))
     when 2 then entry("tick", number, minute, cells: "#{person}:s#{lesson.section_ids.first}", rung: random.rand(1..5))
     when 3 then entry("note", number, minute, note: %w[promise fix].sample(random:), about: "piece", text: "again")
     when 4 then entry("here", number, minute, guest: %w[Aunt Uncle].sample(random:), state: "present")
+    when 5 then entry("newcomer", number, minute, name: "New #{number}")
     else entry("pass", number, minute, from: 1, to: 1, row: 2, speed: 60)
     end
   end
 
-  # A slot begun, perhaps ended, perhaps the next begun.
+  # A slot begun, perhaps ended, perhaps the next begun, perhaps one of the rest cut anew.
   def steps(random, minute)
     first = random.rand(3)
     all = [["begin", work[first]], ["end", work[first]], ["begin", work[first + 1]]]
-    all.first(random.rand(4)).each_with_index.map do |(step, slot), i|
+    taken = all.first(random.rand(4)).each_with_index.map do |(step, slot), i|
       entry("step", 30 + i, minute - 4 + (i * 2), step:, slot: slot.id)
     end
+    random.rand(2).zero? ? taken : [*taken, re_cut(random, minute, work[(first + 2)..])]
+  end
+
+  def re_cut(random, minute, open)
+    one, two = open.sample(2, random:)
+    step = %w[shorten drop swap].sample(random:)
+    step = "drop" if two.nil? && step == "swap"
+    entry("step", 40, minute, step:, slot: one.id, with: two&.id, minutes: 10)
+  end
+
+  # A promise of these, kept.
+  def answers(random, minute, said)
+    promises = said.select { |one| one[:note] == "promise" }
+    promises.sample(1, random:).map { |one| entry("answer", 59, minute, of: one[:client]) }
+  end
+
+  # A run begun, a trouble spot in it and what it was, perhaps its end.
+  def a_run(random, minute)
+    run, spot = Array.new(2) { |i| format("run%09d", random.rand(10**6) + i) }
+    where = { link: piece.links.order(:position).first.id, row: 1, twelfths: 12 * random.rand(8) }
+    all = [
+      entry("run", 60, minute, run_kind: "marked", to: piece.links.order(:position).last.id, **where),
+      entry("trouble", 61, minute, run:, **where, name: "here"),
+      entry("word", 62, minute, of: spot, kind_of: "late", group: "", people: "", everyone: true),
+      entry("run_step", 63, minute, run:, step: "end", **where)
+    ]
+    all[0][:client] = run
+    all[1][:client] = spot
+    all.first(random.rand(5))
   end
 
   def undo_of(one, number, minute)
-    entry("undo", 50 + number, minute, of: one[:client], was: one[:kind])
+    entry("undo", 70 + number, minute, of: one[:client], was: one[:kind], note: one[:of], trouble: one[:of])
   end
 
   it "asks before somebody signs out with something unsent, and keeps it" do
@@ -355,8 +383,9 @@ RSpec.describe "in the room", :browser do
     last = page.evaluate_script("JSON.parse(document.querySelector('#evening').textContent).rehearsal.until")
     ends = rehearsal.date.to_time(:utc) + (rehearsal.end_minute * 60)
     expect(last).to eq((ends + (12 * 3600)).to_i * 1000)
-    expect([-1, 0].map { |by| page.evaluate_script("Keeping.over(#{last}, #{last + by})") }).to eq [false, true]
-    page.execute_script("Keeping.tidy(#{last + 1})")
+    page.execute_script(DeviceScripts.bundle("Device", "device/keeping"))
+    expect([-1, 0].map { |by| page.evaluate_script("Device.Keeping.over(#{last}, #{last + by})") }).to eq [false, true]
+    page.execute_script("Device.Keeping.tidy(#{last + 1})")
     Timeout.timeout(5) { sleep 0.05 until held == [0, false, 0] }
   end
 
@@ -364,12 +393,14 @@ RSpec.describe "in the room", :browser do
     piece.track.update!(tempo: [[1, 112], [33, 84], [49, 126]])
     piece.touch
     go_in
+    page.execute_script(DeviceScripts.bundle("Device", "room/caller"))
     found = page.evaluate_async_script(<<~JS, piece.id)
       const [piece, done] = arguments;
+      const { Caller } = Device;
       const score = JSON.parse(document.getElementById("evening").textContent).scores[piece];
       const whole = { from: 1, to: score.links.length, row: 1, speed: 50, loops: 2, rest: 8, countIn: 4 };
-      const plan = RoomCaller.plan(score, whole);
-      RoomCaller.render(plan).then(samples => {
+      const plan = Caller.plan(score, whole);
+      Caller.render(plan).then(samples => {
         const onsets = [];
         let quiet = 44100;
         samples.forEach((sample, i) => {

@@ -5,7 +5,7 @@ module App
     module Actions
       # A dancer says what they have: a line of the log that waits for whoever teaches it, and lifts nothing by itself.
       class Report
-        # sent: {"piece", "item", "rung"}.
+        # sent: {"piece", "item", "rung", "client" => the phone's own key for it, or nothing}.
         def initialize(person, sent, now)
           @person = person
           @studio = person.studio
@@ -14,6 +14,7 @@ module App
         end
 
         def run
+          return Shared::Result.ok(nil) if key && @studio.ledger_entries.exists?(client_id: key)
           return no("off") unless @studio.setting("self_reports")
 
           piece = @studio.pieces.running.find_by(id: @sent["piece"].to_s[/\A\d{1,18}\z/])
@@ -58,8 +59,14 @@ module App
 
         def entry(piece, item)
           Shared::LogLine.of(piece, nil, @studio.today(@now), by_name: @person.name).merge(
-            person_id: @person.id, item_key: item.key, kind: "self_reported", rung:
+            person_id: @person.id, item_key: item.key, kind: "self_reported", rung:, client_id: key
           )
+        end
+
+        # Sent twice it is taken in once, whatever was said since.
+        def key
+          client = @sent["client"].to_s[/\A[0-9a-z]{8,40}\z/]
+          client && "said:#{@person.id}:#{client}"
         end
       end
     end

@@ -16,7 +16,6 @@ module App
 
         def title = I18n.t("my_part.top")
         def back = "/my/#{token}"
-        def scripts = MyLink::SCRIPTS
         def practise? = links.any?
         def links = @links ||= player.from_the_top
         def json = player.json(links, token)

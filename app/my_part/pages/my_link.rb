@@ -9,9 +9,6 @@ module App
         # number; text: as it is danced by this person; cue; taught: whether they were shown it.
         Line = Struct.new(:number, :text, :cue, :taught, keyword_init: true)
 
-        # In the order in which they are loaded.
-        SCRIPTS = %w[keeping room_queue room_caller my_player].freeze
-
         attr_reader :person, :token, :piece
 
         delegate :section, to: :placed
@@ -29,7 +26,6 @@ module App
         def title = Shared::PlaceName.link_name(placed)
         def back = "/my/#{token}"
         def guardian? = @guardian
-        def scripts = SCRIPTS
         def placed = @placed ||= order.links.find { |each| each.link.id.to_i == @link.id }
         def dances? = items.in_link(placed.index).include?(person.id)
         def echo = (I18n.t("echo.marks.#{placed.echo}") unless placed.echo == :first)

@@ -32,7 +32,6 @@ module App
           sections.order(:position).pluck(:bring).uniq
         end
 
-        def scripts = %w[my_page]
         def manifest = "/my/#{token}/manifest.webmanifest"
 
         # Whether dancers report here what they have; for a guardian there are no ticks.

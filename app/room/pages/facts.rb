@@ -106,10 +106,12 @@ module App
 
         def timetable = @timetable ||= @evening.timetable(@room)
 
-        # [[slot id, start, finish, state, minutes lost, whether somebody began it, minutes it is to take], …].
+        # [[slot id, start, finish, state, minutes lost, whether somebody began it, minutes it is to take, the minute
+        # before which it does not begin by itself, the one for which its people were told to come], …].
         def lines
           timetable.lines.map do |line|
-            [line.slot.id, line.start, line.finish, line.state, line.lost, line.begun, line.planned]
+            slot = line.slot
+            [slot.id, line.start, line.finish, line.state, line.lost, line.begun, line.planned, line.from, slot.earliest]
           end
         end
 

@@ -5,12 +5,6 @@ module App
     module Pages
       # In the room: one screen for the evening.
       class Show
-        # In the order in which they are loaded.
-        SCRIPTS = %w[
-          keeping leaving room_queue room_view room_caller room_clock room_here room_ticks room_notes room_counting
-          room_running room
-        ].freeze
-
         attr_reader :evening, :room
 
         delegate :rehearsal, :studio, :rooms, to: :evening
@@ -24,7 +18,6 @@ module App
         def facts = Facts.new(evening, room).to_h
         def empty? = evening.slots.empty?
         def others = rooms - [room]
-        def scripts = SCRIPTS
         def path(room = self.room) = "/rehearsals/#{rehearsal.id}/room#{"?room=#{room.id}" if room}"
 
         # Data inside a page: nothing in it can end the element it stands in.

@@ -1,17 +1,21 @@
+import { ask, send } from "../device/api.js";
+import { Keeping } from "../device/keeping.js";
+import { plain } from "../device/plain.js";
+import { device } from "../device/store.js";
+
+// Seconds that an answer may take: in the room nobody waits longer.
+const PATIENCE = 8;
+
 // What was said on this device in the room, kept until the server has answered for it. Everything is sent once, in
 // order; what the server cannot take is shown with its reason. Kept for the browser, not for the page: a reload, or a
 // flat battery, loses nothing.
-//
-// RoomPlain marks what is only read: Alpine would else watch every field of it, which costs more than drawing.
-window.RoomPlain = thing => Object.defineProperty(thing, "__v_skip", { value: true });
-
-window.RoomQueue = class {
+export class Queue {
   static NAME = Keeping.SAID;
   static FACTS = Keeping.FACTS;
 
   // changed: called whenever something here is otherwise than before; trial: whether nothing is to be kept.
   constructor(rehearsal, changed, trial = false) {
-    RoomPlain(this);
+    plain(this);
     this.rehearsal = rehearsal;
     this.owner = Keeping.owner();
     this.changed = changed;
@@ -20,23 +24,19 @@ window.RoomQueue = class {
     this.busy = false;
   }
 
-  static key() {
-    return Array.from(crypto.getRandomValues(new Uint32Array(3)), n => n.toString(36).padStart(7, "0")).join("");
-  }
-
   // Read again only where somebody (this page, or another one here) has written.
   all() {
     if (this.tried) return this.tried;
-    const text = localStorage.getItem(RoomQueue.NAME);
+    const text = localStorage.getItem(Queue.NAME);
     if (text !== this.text) {
       this.text = text;
-      this.list = Keeping.read(RoomQueue.NAME, []);
+      this.list = Keeping.read(Queue.NAME, []);
     }
     return this.list || [];
   }
   save(list) {
     if (this.tried) this.tried = list;
-    else localStorage.setItem(RoomQueue.NAME, JSON.stringify(list));
+    else localStorage.setItem(Queue.NAME, JSON.stringify(list));
     this.changed();
   }
   own() {
@@ -83,13 +83,11 @@ window.RoomQueue = class {
 
   async some() {
     const some = this.waiting().slice(0, 40);
-    const token = await this.json("/form-token");
+    const token = await this.json(ask("/form-token", {}, PATIENCE));
     if (!token) return false;
-    const answer = await this.json(`/rehearsals/${this.rehearsal}/entries`, {
-      method: "POST",
-      headers: { "Content-Type": "application/json", "X-CSRF-Token": token.token },
-      body: JSON.stringify({ entries: some.map(each => each.entry) }),
-    });
+    const entries = some.map(each => each.entry);
+    const path = `/rehearsals/${this.rehearsal}/entries`;
+    const answer = await this.json(send(path, { entries }, { key: token.token, seconds: PATIENCE }));
     if (!answer) return false;
     this.settle(answer.entries);
     return true;
@@ -121,39 +119,25 @@ window.RoomQueue = class {
   async asked(room) {
     const kept = this.own().filter(each => each.state === "kept").map(each => each.entry.client);
     const query = room ? `?room=${room}` : "";
-    const facts = await this.json(`/rehearsals/${this.rehearsal}/evening${query}`);
+    const facts = await this.json(ask(`/rehearsals/${this.rehearsal}/evening${query}`, {}, PATIENCE));
     if (!facts) return null;
     if (kept.length > 0) this.save(this.all().filter(each => !kept.includes(each.entry.client)));
     this.keep(facts, room);
     return facts;
   }
   keep(facts, room) {
-    try {
-      localStorage.setItem(`${RoomQueue.FACTS}${this.rehearsal}-${room || ""}`, JSON.stringify(facts));
-    } catch {
-      // No space: the page itself still holds them.
-    }
+    // Where there is no space the page itself still holds them.
+    device.write(`${Queue.FACTS}${this.rehearsal}-${room || ""}`, facts);
   }
   kept(room) {
-    return Keeping.read(`${RoomQueue.FACTS}${this.rehearsal}-${room || ""}`, null);
+    return Keeping.read(`${Queue.FACTS}${this.rehearsal}-${room || ""}`, null);
   }
 
   // The answer as data, or null: then status says why.
-  async json(path, options = {}) {
-    const stop = new AbortController();
-    const timer = setTimeout(() => stop.abort(), 8000);
-    const headers = { Accept: "application/json", ...options.headers };
-    const answer = await fetch(path, { ...options, headers, signal: stop.signal }).catch(() => null);
-    clearTimeout(timer);
-    this.status = RoomQueue.status(answer);
+  async json(asked) {
+    const answer = await asked;
+    this.status = answer.standing;
     if (this.status === "signed-out" || this.status === "gone") Keeping.erase();
-    return this.status === "ok" ? answer.json().catch(() => null) : null;
+    return this.status === "ok" ? answer.body : null;
   }
-
-  static status(answer) {
-    if (!answer || answer.status >= 500) return "away";
-    if (answer.status === 401) return "signed-out";
-    if (answer.status === 404 || answer.status === 410) return "gone";
-    return answer.ok ? "ok" : "refused";
-  }
-};
+}

@@ -1,5 +1,7 @@
+import { Caller } from "./caller.js";
+
 // The evening's clock: what runs, what comes, what an overrun does to the rest, and what would make it fit.
-window.RoomClock = {
+export const Clock = {
   slot: { id: null, title: "", who: "", care: [], watch: [], items: [], people: [] },
   left: { number: "", word: "" },
   have: "",
@@ -170,7 +172,7 @@ window.RoomClock = {
   },
   // Minutes of another pass, with its count-in and until everybody is back in place, up to the next half.
   passMinutes(people) {
-    const plan = this.score ? RoomCaller.plan(this.score, { ...this.wanted, loops: 1 }) : { seconds: 60 };
+    const plan = this.score ? Caller.plan(this.score, { ...this.wanted, loops: 1 }) : { seconds: 60 };
     const reset = people > this.facts.reset.small ? this.facts.reset.many : this.facts.reset.few;
     return Math.ceil((plan.seconds + reset) / 30) / 2;
   },

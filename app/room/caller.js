@@ -1,6 +1,8 @@
+import { plain } from "../device/plain.js";
+
 // The caller: counts a piece aloud. Every click is put on the sound card's own clock a little ahead, so that nothing
 // drifts and nothing waits for the page; what is shown follows that clock.
-window.RoomCaller = class {
+export class Caller {
   static AHEAD = 0.25;
   static EVERY = 50;
   // Counts before its count at which a cue is shown and said.
@@ -8,7 +10,7 @@ window.RoomCaller = class {
 
   // score: as the server worked it out; shown: called with what is danced now; passed: after each whole pass.
   constructor(score, { shown, passed, ended }) {
-    RoomPlain(this);
+    plain(this);
     this.score = score;
     this.shown = shown;
     this.passed = passed;
@@ -24,14 +26,14 @@ window.RoomCaller = class {
     const links = score.links.filter(link => link.i >= wanted.from && link.i <= wanted.to);
     const events = [];
     if (links.length === 0) return { events, seconds: 0, passes: [] };
-    const { counts, end } = RoomCaller.span(links, wanted.row || 1, wanted.toRow || 0);
+    const { counts, end } = Caller.span(links, wanted.row || 1, wanted.toRow || 0);
     const first = counts[0].second;
     const lead = links[0].lead;
     const passes = [];
     let at = 0;
     for (let loop = 1; loop <= wanted.loops; loop += 1) {
       const before = loop === 1 ? wanted.countIn : wanted.rest;
-      at = RoomCaller.lead(events, at, before, lead / speed, { loop, of: wanted.loops, into: links[0], music: first });
+      at = Caller.lead(events, at, before, lead / speed, { loop, of: wanted.loops, into: links[0], music: first });
       const began = at;
       counts.forEach(count => {
         events.push({ ...count, kind: "count", at: began + (count.second - first) / speed, loop, of: wanted.loops });
@@ -55,7 +57,7 @@ window.RoomCaller = class {
 
   // Counts from an eight of the first link to an eight of the last one (0: all of it), and the second they end at.
   static span(links, row, toRow) {
-    const all = RoomCaller.counts(links, row);
+    const all = Caller.counts(links, row);
     const last = links[links.length - 1];
     const beyond = toRow ? all.findIndex(count => count.link === last && count.eight > toRow) : -1;
     return beyond > 0 ? { counts: all.slice(0, beyond), end: all[beyond].second } : { counts: all, end: last.e };
@@ -88,14 +90,14 @@ window.RoomCaller = class {
   // All clicks of a plan in one go, faster than they sound: for whoever checks them.
   static async render(plan, rate = 44100) {
     const context = new OfflineAudioContext(1, Math.ceil((plan.seconds + 1) * rate), rate);
-    plan.events.forEach(event => RoomCaller.click(context, event.at, event.first));
+    plan.events.forEach(event => Caller.click(context, event.at, event.first));
     return (await context.startRendering()).getChannelData(0);
   }
 
   async start(wanted) {
     this.stop();
     this.wanted = wanted;
-    this.plan = RoomCaller.plan(this.score, wanted);
+    this.plan = Caller.plan(this.score, wanted);
     if (this.plan.events.length === 0) return false;
     this.context = this.context || new AudioContext();
     await Promise.race([this.context.resume(), new Promise(later => setTimeout(later, 500))]);
@@ -106,7 +108,7 @@ window.RoomCaller = class {
     this.passes = 0;
     this.running = true;
     if (this.track) this.track.begin(this);
-    this.timer = setInterval(() => this.step(), RoomCaller.EVERY);
+    this.timer = setInterval(() => this.step(), Caller.EVERY);
     this.step();
     return true;
   }
@@ -127,7 +129,7 @@ window.RoomCaller = class {
 
   step() {
     const { events } = this.plan;
-    while (this.next < events.length && events[this.next].at < this.at + RoomCaller.AHEAD) this.sound(this.next++);
+    while (this.next < events.length && events[this.next].at < this.at + Caller.AHEAD) this.sound(this.next++);
     const heard = this.at - (this.context.outputLatency || 0);
     while (this.now + 1 < events.length && events[this.now + 1].at <= heard) this.show(++this.now);
     while (this.passes < this.plan.passes.length && this.plan.passes[this.passes] <= this.at) {
@@ -145,11 +147,11 @@ window.RoomCaller = class {
     const event = this.plan.events[place];
     const at = this.zero + event.at;
     const { sound } = this.wanted;
-    if (sound === "clicks" || event.kind === "lead") RoomCaller.click(this.context, at, event.first, this.out());
+    if (sound === "clicks" || event.kind === "lead") Caller.click(this.context, at, event.first, this.out());
     const words = event.link && event.link.words;
     if (sound === "numbers" && event.kind === "count" && !words) this.say(event.called, at);
-    if (sound === "numbers" && words) RoomCaller.click(this.context, at, event.first, this.out());
-    const later = this.plan.events[place + RoomCaller.EARLY];
+    if (sound === "numbers" && words) Caller.click(this.context, at, event.first, this.out());
+    const later = this.plan.events[place + Caller.EARLY];
     if (later && later.cue && sound !== "silent") this.speak(later.cue, at);
   }
 
@@ -175,7 +177,7 @@ window.RoomCaller = class {
   say(number, at) {
     const buffer = this.spoken && this.spoken[number];
     if (!buffer) {
-      RoomCaller.click(this.context, at, number === 1, this.out());
+      Caller.click(this.context, at, number === 1, this.out());
       return;
     }
     const source = this.context.createBufferSource();
@@ -192,82 +194,7 @@ window.RoomCaller = class {
   show(place) {
     const { events } = this.plan;
     const event = events[place];
-    const coming = events.slice(place + 1, place + 1 + RoomCaller.EARLY).find(each => each.cue);
+    const coming = events.slice(place + 1, place + 1 + Caller.EARLY).find(each => each.cue);
     this.shown({ ...event, coming: coming || null });
   }
-};
-
-// The rehearsal track beside the caller: played from the right second at the speed that is danced, its pitch kept. A
-// player begins a little late, on every device by another time: that is learned from how far off it then is. Afterwards
-// it is bent, and at an eight where it is far off it is set right again.
-window.RoomTrack = class {
-  // Seconds that it may be off: just after it was set, before it is bent, and before it is set again.
-  static NEAR = 0.02;
-  static BEND = 0.008;
-  static JUMP = 0.1;
-  // Seconds until it can be told how far off it is.
-  static SETTLE = 0.25;
-  static TRIES = 4;
-
-  constructor(audio) {
-    RoomPlain(this);
-    this.audio = audio;
-    this.off = 0;
-    this.lead = 0;
-    audio.preservesPitch = true;
-  }
-
-  begin(caller) {
-    this.speed = caller.wanted.speed / 100;
-    this.loop = 0;
-    this.eight = null;
-    this.tries = 0;
-  }
-  pause() {
-    this.audio.pause();
-  }
-
-  // The second of the recording that belongs to where the caller is.
-  second(caller, event) {
-    return event.second + (caller.at - event.at) * this.speed;
-  }
-  // Whether how far off it is can be told by now.
-  settled(caller) {
-    return !this.audio.paused && caller.at >= this.settles;
-  }
-
-  follow(caller) {
-    const event = caller.plan.events[caller.now];
-    if (!event || this.second(caller, event) < 0) return;
-    const second = this.second(caller, event);
-    if (this.audio.paused || this.loop !== event.loop) {
-      this.loop = event.loop;
-      this.tries = 0;
-      this.set(caller, second);
-    } else if (this.settled(caller)) {
-      this.off = this.audio.currentTime - second;
-      this.right(caller, event, second);
-    }
-  }
-  set(caller, second) {
-    this.audio.playbackRate = this.speed;
-    this.audio.currentTime = second + this.lead;
-    this.audio.play().catch(() => null);
-    this.settles = caller.at + RoomTrack.SETTLE;
-  }
-  right(caller, event, second) {
-    const far = Math.abs(this.off);
-    const eight = `${event.link ? event.link.i : 0}-${event.eight}-${event.loop}`;
-    const anew = far > RoomTrack.JUMP && eight !== this.eight;
-    if ((far > RoomTrack.NEAR && this.tries < RoomTrack.TRIES) || anew) {
-      this.tries = anew ? 0 : this.tries + 1;
-      this.eight = eight;
-      this.lead = Math.max(Math.min(this.lead - this.off, 0.4), -0.1);
-      this.set(caller, second);
-      return;
-    }
-    this.tries = RoomTrack.TRIES;
-    const bend = far > RoomTrack.BEND ? Math.max(Math.min(-this.off * 2, 0.05), -0.05) : 0;
-    this.audio.playbackRate = this.speed * (1 + bend);
-  }
-};
+}

@@ -1,5 +1,5 @@
 // Who's here: the register, who is in the building, newcomers and guests.
-window.RoomHere = {
+export const Here = {
   STATES: { present: "here", late: "late", left: "left", marking: "marking", resting: "resting", absent: "absent" },
   brush: "present",
   tiles: [],

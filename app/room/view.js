@@ -1,5 +1,7 @@
+import { plain } from "../device/plain.js";
+
 // The evening as this device sees it: what the server answered last, and on top of it what was said here since.
-window.RoomView = {
+export const View = {
   // facts: as the server gave them; said: entries in order; minute: of the day.
   of(facts, said, minute) {
     const undone = new Set(said.filter(entry => entry.kind === "undo").map(entry => entry.of));
@@ -12,36 +14,38 @@ window.RoomView = {
       run: facts.run,
       troubles: facts.run ? [...facts.run.troubles] : [],
       people: [...facts.people],
-      lines: facts.lines.map(RoomView.line),
+      lines: facts.lines.map(View.line),
       stale: false,
       facts,
     };
     said.forEach(entry => {
-      if (entry.kind === "undo") RoomView.undo(view, entry, said);
-      else if (!undone.has(entry.client)) RoomView.say[entry.kind](view, entry);
+      if (entry.kind === "undo") View.undo(view, entry, said);
+      else if (!undone.has(entry.client)) View.say[entry.kind](view, entry);
     });
-    view.lines = RoomView.lay(view.lines, minute);
-    return RoomPlain(view);
+    view.lines = View.lay(view.lines, minute);
+    return plain(view);
   },
 
-  line([slot, start, finish, state, lost, begun, minutes]) {
-    return { slot, start, finish, state, lost, begun, minutes, ended: state === "done" };
+  // from: the minute before which it does not begin by itself; told: the one for which its people were told to come.
+  line([slot, start, finish, state, lost, begun, minutes, from, told]) {
+    return { slot, start, finish, state, lost, begun, minutes, from, told, ended: state === "done" };
   },
 
-  // When everything comes: nothing before it was planned, each after the one before.
+  // When everything comes: nothing before it was planned, each after the one before; what was dropped stands last.
   lay(lines, minute) {
     const open = lines.some(line => line.begun && line.state === "running");
     let cursor = 0;
-    return lines.map(line => {
-      const laid = RoomView.placed(line, cursor, minute, open);
-      if (laid.state !== "dropped") cursor = Math.max(cursor, laid.finish);
+    const going = lines.filter(line => line.state !== "dropped").map(line => {
+      const laid = View.placed(line, cursor, minute, open);
+      cursor = Math.max(cursor, laid.finish);
       return laid;
     });
+    return [...going, ...lines.filter(line => line.state === "dropped")];
   },
   placed(line, cursor, minute, open) {
-    if (line.state === "dropped" || line.ended) return line;
+    if (line.ended) return line;
     if (line.begun) return { ...line, finish: Math.max(line.start + line.minutes, Math.ceil(minute)) };
-    const start = Math.max(line.start, cursor);
+    const start = Math.max(line.from, cursor);
     const finish = start + line.minutes;
     const ahead = start > minute || (open && line.state === "ahead");
     return { ...line, start, finish, state: ahead ? "ahead" : finish > minute ? "running" : "done" };
@@ -59,7 +63,7 @@ window.RoomView = {
         view.guests[entry.guest] = entry.state;
         return;
       }
-      const person = RoomView.whom(view, entry.person);
+      const person = View.whom(view, entry.person);
       const before = view.here[person];
       const late = entry.state === "late" ? entry.minute + view.facts.rehearsal.warm_up : null;
       const still = entry.state === "present" || entry.state === "absent" ? null : before && before[2];
@@ -76,7 +80,7 @@ window.RoomView = {
     tick(view, entry) {
       entry.cells.split(" ").forEach(cell => {
         const at = cell.lastIndexOf(":");
-        const [person, item] = [RoomView.whom(view, cell.slice(0, at)), cell.slice(at + 1)];
+        const [person, item] = [View.whom(view, cell.slice(0, at)), cell.slice(at + 1)];
         const own = (view.cells[item] = view.cells[item] || {});
         own[person] = Math.max(own[person] || 0, Number(entry.rung));
       });
@@ -108,7 +112,7 @@ window.RoomView = {
     step(view, entry) {
       const line = view.lines.find(each => each.slot === entry.slot);
       if (!line) return;
-      RoomView.step[entry.step](view, line, entry);
+      View.step[entry.step](view, line, entry);
       if (["shorten", "drop", "swap"].includes(entry.step)) view.stale = true;
     },
   },
@@ -135,13 +139,16 @@ window.RoomView = {
       line.minutes = entry.minutes;
     },
     drop(view, line) {
-      line.state = "dropped";
+      Object.assign(line, { state: "dropped", finish: line.start });
     },
     swap(view, line, entry) {
       const other = view.lines.find(each => each.slot === entry.with);
       const [one, two] = [view.lines.indexOf(line), view.lines.indexOf(other)];
       if (two < 0) return;
       [view.lines[one], view.lines[two]] = [other, line];
+      [line, other].forEach(each => {
+        each.from = each.told;
+      });
     },
   },
 

@@ -1,8 +1,10 @@
+import { device } from "./store.js";
+
 // What a device keeps of the room, whose it is and for how long: the one rule, for every page, for the room itself and
-// for the script that keeps its page (room_keeper.js). Names are kept for whoever is signed in, until twelve hours
+// for the script that keeps its page (room/keeper.js). Names are kept for whoever is signed in, until twelve hours
 // after the rehearsal; a page of anybody else, or of nobody, erases them. What is unsent stays for its owner, without
 // names of others: its entries hold numbers, and what was typed itself.
-self.Keeping = class {
+export class Keeping {
   static SAID = "room-said";
   static FACTS = "room-facts-";
   static OWNER = "room-owner";
@@ -10,11 +12,7 @@ self.Keeping = class {
   static UNTIL = "x-keep-until";
 
   static read(name, otherwise) {
-    try {
-      return JSON.parse(localStorage.getItem(name)) || otherwise;
-    } catch {
-      return otherwise;
-    }
+    return device.read(name, otherwise);
   }
 
   static over(until, now = Date.now()) {
@@ -26,7 +24,7 @@ self.Keeping = class {
   }
 
   static async forgetPages() {
-    if (!("caches" in self)) return;
+    if (!globalThis.caches) return;
     const own = (await caches.keys()).filter(name => name.startsWith("room-"));
     await Promise.all(own.map(name => caches.delete(name)));
   }
@@ -63,4 +61,4 @@ self.Keeping = class {
   static owner() {
     return localStorage.getItem(Keeping.OWNER) || "";
   }
-};
+}

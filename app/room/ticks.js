@@ -1,5 +1,5 @@
 // Ticks for a group with exceptions. Who has what is shown only after a tap: dancers see this screen too.
-window.RoomTicks = {
+export const Ticks = {
   ticking: { items: [], rung: 0, off: {}, open: false },
   // More than these are chosen from a list.
   FEW: 4,

@@ -1,6 +1,8 @@
+import { Keeping } from "./keeping.js";
+
 // On every page: whose device this is now, what has had its time (Keeping), and the question before somebody signs out
 // while something from the room is unsent.
-(() => {
+export const leaving = () => {
   Keeping.meet(document.querySelector("meta[name=owner]")?.content);
   Keeping.tidy();
   const unsent = () => Keeping.read(Keeping.SAID, []).filter(each => each.state === "waiting").length;
@@ -17,4 +19,4 @@
     }
     Keeping.erase();
   });
-})();
+};

@@ -1,5 +1,5 @@
 // Notes: one tap and type (or speak, with the keyboard's own microphone). Where it came up is kept with it.
-window.RoomNotes = {
+export const Notes = {
   KINDS: { fix: "fix", praise: "praise", question: "question", promise: "I come back to this" },
   noting: { kind: "fix", about: "section", text: "", person: "", group: "" },
   place: "",

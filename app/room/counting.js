@@ -1,5 +1,8 @@
+import { Caller } from "./caller.js";
+import { Track } from "./track.js";
+
 // Going and stopping: the caller with what it is to count, the big count, the next cue, the groups.
-window.RoomCounting = {
+export const Counting = {
   SPEEDS: [50, 60, 70, 80, 90, 100, 110],
   wanted: { from: 1, to: 1, row: 1, speed: 100, loops: 1, rest: 8, countIn: 4, sound: "clicks" },
   flashes: false,
@@ -99,7 +102,7 @@ window.RoomCounting = {
     this.draw();
   },
   newCaller() {
-    return new RoomCaller(this.score, {
+    return new Caller(this.score, {
       shown: event => this.showCount(event),
       passed: (wanted, number) => this.underWay() || this.countPass(wanted, number),
       ended: () => (this.underWay() ? this.runEnded() : this.stopCalling()),
@@ -119,7 +122,7 @@ window.RoomCounting = {
     const answer = await fetch(track.url).catch(() => null);
     audio.src = answer && answer.ok ? URL.createObjectURL(await answer.blob()) : track.url;
     audio.dataset.of = track.url;
-    this.player = new RoomTrack(audio);
+    this.player = new Track(audio);
     return this.player;
   },
   countPass(wanted, number) {

@@ -1,7 +1,8 @@
-// Small parts used on several screens. Each is an Alpine component; pages work without them.
-document.addEventListener("alpine:init", () => {
-  const token = () => document.querySelector("meta[name=csrf-token]").content;
+import { preview, send } from "./api.js";
+import { drafts } from "./drafts.js";
 
+// Small parts used on several screens. Each is an Alpine component; pages work without them.
+export const parts = Alpine => {
   // Puts a link of the spine over its drawing; the numbers come with the page.
   Alpine.data("placed", () => ({
     init() {
@@ -112,19 +113,9 @@ document.addEventListener("alpine:init", () => {
     },
     async ask() {
       const count = this.times.length;
-      const headers = {
-        "Content-Type": "application/json",
-        Accept: "application/json",
-        "X-CSRF-Token": token(),
-      };
-      const answer = await fetch("/taps", {
-        method: "POST",
-        headers,
-        body: JSON.stringify({ taps: this.times }),
-      }).catch(() => null);
-      const body = answer ? await answer.json().catch(() => ({})) : { text: "No connection just now." };
+      const { standing, body } = await send("/taps", { taps: this.times });
       if (count !== this.times.length) return;
-      this.told = body.text;
+      this.told = standing === "away" ? "No connection just now." : body.text;
       this.bpm = body.bpm || null;
     },
     use() {
@@ -144,7 +135,7 @@ document.addEventListener("alpine:init", () => {
     timer: null,
     init() {
       this.form = this.$root;
-      const kept = window.drafts.read(this.form);
+      const kept = drafts.read(this.form);
       if (!kept) return;
       if (kept.current) this.fill(kept.fields);
       else this.older = true;
@@ -164,14 +155,14 @@ document.addEventListener("alpine:init", () => {
     },
     putBack() {
       this.older = false;
-      this.fill(window.drafts.read(this.form).fields);
+      this.fill(drafts.read(this.form).fields);
     },
     forget() {
-      window.drafts.drop(this.form);
+      drafts.drop(this.form);
       location.reload();
     },
     changed() {
-      window.drafts.keep(this.form, this.fields());
+      drafts.keep(this.form, this.fields());
       clearTimeout(this.timer);
       this.timer = setTimeout(() => this.ask(), 220);
     },
@@ -210,18 +201,10 @@ document.addEventListener("alpine:init", () => {
     },
     async ask() {
       const sequence = ++this.sequence;
-      const body = new FormData(this.form);
-      body.set("sequence", sequence);
-      // The form's own key is for saving it; a preview that comes late must not be taken for a second sending.
-      body.delete("authenticity_token");
-      const answer = await fetch(this.form.dataset.url, {
-        method: "POST",
-        body,
-        headers: { "X-CSRF-Token": token() },
-      }).catch(() => null);
-      if (!answer || !answer.ok || sequence !== this.sequence) return;
-      this.form.querySelector("[x-ref=preview]").innerHTML = await answer.text();
+      const answer = await preview(this.form.dataset.url, this.form, sequence);
+      if (answer.standing !== "ok" || sequence !== this.sequence) return;
+      this.form.querySelector("[x-ref=preview]").innerHTML = answer.text;
       this.takeFacts();
     },
   }));
-});
+};

@@ -1,6 +1,9 @@
+import { Caller } from "../room/caller.js";
+import { Track } from "../room/track.js";
+
 // Practising at home: the caller for one's own line, slow or at tempo, so often, with the track where there is one.
 // Only what was taught is counted.
-document.addEventListener("alpine:init", () => {
+export const player = Alpine => {
   Alpine.data("myPlayer", () => ({
     playing: false,
     big: "",
@@ -45,7 +48,7 @@ document.addEventListener("alpine:init", () => {
       this.playing = await this.caller.start({ ...wanted, rest: 8, countIn: beats, sound });
     },
     made() {
-      return new RoomCaller(this.score, {
+      return new Caller(this.score, {
         shown: event => this.show(event),
         passed: () => null,
         ended: () => this.stop(),
@@ -68,8 +71,8 @@ document.addEventListener("alpine:init", () => {
       const answer = await fetch(this.score.track.url).catch(() => null);
       if (!answer || !answer.ok) return null;
       audio.src = URL.createObjectURL(await answer.blob());
-      this.player = new RoomTrack(audio);
+      this.player = new Track(audio);
       return this.player;
     },
   }));
-});
+};

@@ -1,5 +1,5 @@
 // A run: of which kind, one tap anywhere for a trouble spot at its count; what it was and whose at once, later, never.
-window.RoomRunning = {
+export const Running = {
   KINDS_OF_RUN: [],
   KINDS_OF_TROUBLE: [],
   runKind: "stumble",
