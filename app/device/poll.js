@@ -3,7 +3,8 @@ import { ask, backoff } from "./api.js";
 const later = (what, wait) => setTimeout(what, wait);
 
 // Asks how far something is until `told` has had enough. told: called with each answer, true ends it; out: called with
-// a sentence where nobody is signed in any more; wait: what waits. Where there is no answer it asks less and less often.
+// a sentence where nobody is signed in any more; wait: what waits. Where there is no answer it asks less and less
+// often.
 export const poll = (path, every, told, out, wait = later) => {
   let misses = 0;
   const again = async () => {

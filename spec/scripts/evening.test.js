@@ -14,10 +14,13 @@ const facts = more => ({
 });
 const said = (kind, number, more) => ({ client: `c${number}`, kind, at: number, minute: 1090, ...more });
 
+const line = (id, start, minutes) => [id, start, start + minutes, "ahead", 0, false, minutes, start, start];
+const taken = (number, step) => said("step", number, step);
+
 test("lays the evening as the core does", () => {
   all.laid.forEach(each => {
-    const lines = each.slots.map(([id, start, minutes]) => [id, start, start + minutes, "ahead", 0, false, minutes, start, start]);
-    const steps = each.steps.map(([step, slot, minute, minutes], i) => said("step", i, { step, slot, minute, minutes }));
+    const lines = each.slots.map(([id, start, minutes]) => line(id, start, minutes));
+    const steps = each.steps.map(([step, slot, minute, minutes], i) => taken(i, { step, slot, minute, minutes }));
     const { lines: laid } = View.of(facts({ lines }), steps, each.now);
     assert.deepEqual(laid.map(line => [line.slot, line.start, line.finish, line.state]), each.lines, each.called);
   });

@@ -25,7 +25,11 @@ const world = () => {
     all,
     net: () => new Response("fresh"),
     location: { origin: HOUSE },
-    caches: { open: async name => open(name), keys: async () => [...all.keys()], delete: async name => all.delete(name) },
+    caches: {
+      open: async name => open(name),
+      keys: async () => [...all.keys()],
+      delete: async name => all.delete(name),
+    },
     fetch(request) {
       return new Promise((done, cut) => {
         const answer = this.net(request);

@@ -4,7 +4,9 @@ import { View } from "../../app/room/view.js";
 
 const facts = more => ({
   here: {}, guests: {}, passes: {}, cells: {}, notes: [], run: null, people: [{ id: 7, name: "Ada", called: 1080 }],
-  lines: [[1, 1080, 1100, "ahead", 0, false, 20, 1080, 1070], [2, 1100, 1130, "ahead", 0, false, 30, 1100, 1085]],
+  lines: [
+    [1, 1080, 1100, "ahead", 0, false, 20, 1080, 1070], [2, 1100, 1130, "ahead", 0, false, 30, 1100, 1085],
+  ],
   rehearsal: { warm_up: 15 }, away: [], ...more,
 });
 const said = (kind, client, more) => ({ client, kind, at: 1, minute: 1090, ...more });

@@ -15,15 +15,7 @@ RSpec.describe "learning", :browser do
   before do
     cells = dancers.first(3).map { |person| "#{person.id}:s#{walk.id}" }
     App::Learning::Actions::RecordTicks.new(piece, director, { "cells" => cells, "rung" => 4 }, NOW.to_date).run
-    come_in(director)
-  end
-
-  def come_in(member)
-    visit "/sign-in"
-    fill_in "E-mail", with: member.account.email
-    fill_in "Password", with: Studios::PASSWORD
-    click_button "Sign in"
-    expect(page).to have_css("header.bar")
+    enter(director)
   end
 
   def first_cell(person) = find("tr[data-p='#{person.id}']").all("td[data-i]")[1]
@@ -68,7 +60,7 @@ RSpec.describe "learning", :browser do
     expect(page).to have_text("Whoever teaches it will look.").and have_text("you say: with music")
     odalys = make_member(studio, "choreographer", name: "Odalys", person: walk.choreographer)
     click_out
-    come_in(odalys)
+    enter(odalys)
     expect(page).to have_text("My sections")
     click_link "1 thing waits to be signed off"
     expect(page).to have_text(/Dov Test\s+says: with music/)

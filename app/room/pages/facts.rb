@@ -110,8 +110,10 @@ module App
         # before which it does not begin by itself, the one for which its people were told to come], …].
         def lines
           timetable.lines.map do |line|
-            slot = line.slot
-            [slot.id, line.start, line.finish, line.state, line.lost, line.begun, line.planned, line.from, slot.earliest]
+            [
+              line.slot.id, line.start, line.finish, line.state, line.lost, line.begun, line.planned, line.from,
+              line.slot.earliest
+            ]
           end
         end
 
