@@ -16,8 +16,18 @@ module Bench
 
   module_function
 
-  # Loads only what a measurement needs: the core is measured alone.
-  def use(*files) = files.each { |file| require_relative(file) }
+  # Loads only what a measurement needs: the core is measured alone. What needs the application needs its demo.
+  def use(*files)
+    files.each { |file| require_relative(file) }
+    demo if files.include?("../config/boot")
+    true
+  end
+
+  def demo
+    Records::Studio.exists?(demo: true) || abort("There is no demo here: run bin/start once, then this again.")
+  rescue ActiveRecord::ActiveRecordError
+    abort("There is no database here: run bin/start once, then this again.")
+  end
 
   # Milliseconds of each of `times` runs after two that are not counted.
   def times(count, &)

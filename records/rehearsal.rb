@@ -27,7 +27,8 @@ module Records
     def minutes = end_minute - start_minute
 
     # Said twice, the first time counts.
-    def cancel_or_restore(off, now) = (update!(cancelled_at: (now if off)) unless off == !cancelled_at.nil?)
+    def cancel(now) = (update!(cancelled_at: now) unless cancelled_at)
+    def restore = (update!(cancelled_at: nil) if cancelled_at)
 
     private
 

@@ -26,7 +26,7 @@ module App
         end
         app.allow :director, post: "/rehearsals/:id/cancel", takes: { to: :text } do
           rehearsal = find(studio.rehearsals)
-          rehearsal.cancel_or_restore(wanted?, Shared::Clock.now)
+          wanted? ? rehearsal.cancel(Shared::Clock.now) : rehearsal.restore
           say t(rehearsal.cancelled_at ? "rehearsals.cancelled" : "rehearsals.back", day: day(rehearsal.date)),
               undo: ("/rehearsals/#{rehearsal.id}/cancel?to=no" if rehearsal.cancelled_at)
           redirect "/rehearsals"

@@ -37,7 +37,7 @@ module App
         I18n.t("joins.available", counts: amount(finding.counts))
       end
 
-      def amount(counts) = I18n.t("joins.counts", count: Amount.of(counts.to_f), one: counts == 1 ? "" : "s")
+      def amount(counts) = I18n.t("joins.counts", count: counts, said: Amount.of(counts.to_f))
 
       def side(finding, which)
         known = finding.public_send(which)

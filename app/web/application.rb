@@ -6,7 +6,6 @@ require "rack/session"
 require "rack/timeout/base"
 require "erubi"
 require "pundit"
-require "pagy"
 
 module App
   module Web

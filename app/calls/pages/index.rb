@@ -17,7 +17,7 @@ module App
         def title = I18n.t("ways.calls")
         def screen = :calls
         def calendars? = member.director? || member.role == "assistant"
-        def spine = piece && Shared::PiecePage.new(piece:, member:, now: @now).spine
+        def spine = piece && Reading::PiecePage.new(piece:, member:, now: @now).spine
         def upcoming = season.still_ahead(@now)
         def recent = (season.ahead - upcoming).reverse + season.recent
 

@@ -4,7 +4,7 @@ module App
   module Files
     module Pages
       # Everything of a piece that can be taken along as a file.
-      class Piece < Shared::PiecePage
+      class Piece < Reading::PiecePage
         def screen = :share_out
         def title = "#{I18n.t('files.title')} · #{piece.title}"
 

@@ -4,7 +4,7 @@ module App
   module Home
     module Pages
       # One piece on Home: its small chain, days to the show, how much is learned, what needs a decision.
-      class PieceCard < Shared::PiecePage
+      class PieceCard < Reading::PiecePage
         def initialize(piece, member, now) = super(piece:, member:, now:)
 
         def days = piece.days_to_show(today)

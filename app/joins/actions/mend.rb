@@ -20,7 +20,7 @@ module App
             end
 
             before = nil
-            Shared::WatchAgreements.around(@piece, @account, @today, items: marked) do
+            Reading::WatchAgreements.around(@piece, @account, @today, items: marked) do
               before = last_revision
               ApplyMend.new(@piece, @shown.work, @shown.after, @account, @today).run(@shown.text)
             end

@@ -4,7 +4,7 @@ module App
   module Joins
     module Pages
       # All joins of a piece in order, with how each stands, and the opening and the ending beside them.
-      class Index < Shared::PiecePage
+      class Index < Reading::PiecePage
         # ends: {which => its form as it was sent}, checking: the same of what joins are checked for, where something is
         # wrong with it.
         def initialize(errors: {}, typed: nil, ends: {}, checking: nil, **rest)

@@ -4,7 +4,7 @@ module App
   module Joins
     module Pages
       # What the joins of a piece ask: open ones first, then what was put off.
-      class Settle < Shared::PiecePage
+      class Settle < Reading::PiecePage
         def initialize(errors: {}, **rest)
           super(**rest)
           @errors = errors

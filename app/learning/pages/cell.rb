@@ -4,7 +4,7 @@ module App
   module Learning
     module Pages
       # One cell on a page of its own, for those who come without scripts.
-      class Cell < Shared::PiecePage
+      class Cell < Reading::PiecePage
         attr_reader :cell
 
         def initialize(cell:, **rest)

@@ -51,16 +51,9 @@ module App
         def groups = piece.groups
         def group = groups.find { |g| g.id == @group }
 
-        def pagy
-          @pagy ||=
-            Pagy.new(
-              count: dancers.size,
-              page: @number.clamp(1, [(dancers.size / PER_PAGE.to_f).ceil, 1].max),
-              limit: PER_PAGE
-            )
-        end
-
-        def shown = dancers[pagy.offset, PER_PAGE] || []
+        def number_of_pages = [(dancers.size / PER_PAGE.to_f).ceil, 1].max
+        def number = @number.clamp(1, number_of_pages)
+        def shown = dancers[(number - 1) * PER_PAGE, PER_PAGE] || []
 
         # [[names of the groups, [person]], …], a new line where the next dancer's groups are others.
         def shown_by_group

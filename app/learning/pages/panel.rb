@@ -4,7 +4,7 @@ module App
   module Learning
     module Pages
       # Root of what stands beside the grid of Who has it.
-      class Panel < Shared::PiecePage
+      class Panel < Reading::PiecePage
         # Panels by their place in the address.
         WAYS = {
           grid: "",

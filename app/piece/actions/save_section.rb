@@ -14,7 +14,7 @@ module App
 
         def run
           today = @section.studio.today(Shared::Clock.now)
-          Shared::EditSection.run(@section, @params["lock_version"], @member.account, today) { checked }
+          Reading::EditSection.run(@section, @params["lock_version"], @member.account, today) { checked }
         end
 
         private

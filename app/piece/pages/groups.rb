@@ -4,7 +4,7 @@ module App
   module Piece
     module Pages
       # The cast and its groups as one table.
-      class Groups < Shared::PiecePage
+      class Groups < Reading::PiecePage
         attr_reader :errors
 
         # table: the cast as it was sent; forms: {group id => its form as it was sent}; only where something is wrong.

@@ -4,7 +4,7 @@ module App
   module Piece
     module Pages
       # The music of a piece: length, tempi, first count, form, and what that means for the links.
-      class Music < Shared::PiecePage
+      class Music < Reading::PiecePage
         # report: what became of a file that filled the form in, in sentences.
         attr_reader :errors, :report
 

@@ -4,7 +4,7 @@ module App
   module Piece
     module Pages
       # One section: its facts, its groups, and where it is danced.
-      class Section < Shared::PiecePage
+      class Section < Reading::PiecePage
         attr_reader :section, :result
 
         def initialize(section:, typed: nil, result: nil, **rest)

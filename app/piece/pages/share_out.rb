@@ -4,7 +4,7 @@ module App
   module Piece
     module Pages
       # What the piece is made of and who teaches what.
-      class ShareOut < Shared::PiecePage
+      class ShareOut < Reading::PiecePage
         Load = Struct.new(:person, :sections, :eights, :minutes, :share, keyword_init: true)
 
         def screen = :share_out

@@ -4,7 +4,7 @@ module App
   module Piece
     module Pages
       # Proposals for who teaches what: even minutes, fewest handovers, and one whose cuts were moved by hand.
-      class Sharing < Shared::PiecePage
+      class Sharing < Reading::PiecePage
         Shown = Struct.new(:key, :name, :proposal, :blocks, keyword_init: true)
         Block = Struct.new(:names, :sections, :teacher, :minutes, :from, :width, :cut, keyword_init: true)
         WIDTH = 820

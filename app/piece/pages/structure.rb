@@ -6,7 +6,7 @@ module App
   module Piece
     module Pages
       # The structure of a piece as lines. After a conflict: what is typed here beside what is saved there.
-      class Structure < Shared::PiecePage
+      class Structure < Reading::PiecePage
         attr_reader :result
 
         def initialize(typed: nil, result: nil, **rest)

@@ -4,7 +4,7 @@ module App
   module Planning
     module Pages
       # Root of the pages that show what the worker works out when asked: the newest of its kind, or how far it is.
-      class Offer < Shared::PiecePage
+      class Offer < Reading::PiecePage
         # {kind of offer => where it is shown, under the plan}.
         PATHS = { "what_if" => "what-if", "replanning" => "again", "schools" => "schools" }.freeze
 

@@ -4,7 +4,7 @@ module App
   module Planning
     module Pages
       # The plans people were told, the newest first, each with what it changed; or one of them, rehearsal by rehearsal.
-      class PublishedPlans < Shared::PiecePage
+      class PublishedPlans < Reading::PiecePage
         Version = Struct.new(:plan, :ready, :changes, :standing, keyword_init: true)
         NAMES = 5
 

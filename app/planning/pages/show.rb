@@ -4,7 +4,7 @@ module App
   module Planning
     module Pages
       # The rehearsal plan: the build, what is ready when, what is short, who waits how long.
-      class Show < Shared::PiecePage
+      class Show < Reading::PiecePage
         Burden = Struct.new(:person, :calls, :work, :waiting, keyword_init: true)
 
         attr_reader :fault

@@ -4,7 +4,7 @@ module App
   module Runs
     module Pages
       # One clip, and what of the piece opens in it.
-      class Clip < Shared::PiecePage
+      class Clip < Reading::PiecePage
         include Wording
 
         Moment = Struct.new(:name, :words, :second, keyword_init: true)

@@ -4,7 +4,7 @@ module App
   module Runs
     module Pages
       # The clips of a piece, who of its minors has a guardian's yes, and a form for another clip.
-      class Clips < Shared::PiecePage
+      class Clips < Reading::PiecePage
         include Wording
 
         attr_reader :errors

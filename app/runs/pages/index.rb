@@ -4,7 +4,7 @@ module App
   module Runs
     module Pages
       # Where it goes wrong, run over run, and what is drilled because of it.
-      class Index < Shared::PiecePage
+      class Index < Reading::PiecePage
         include Wording
 
         # A spot as it is listed: how it is called, [runs with trouble, runs that danced it], words of its kinds, where

@@ -4,7 +4,7 @@ module App
   module Runs
     module Pages
       # The notes round: what is still to be given, everyone's first, and what was given and is not settled.
-      class Notes < Shared::PiecePage
+      class Notes < Reading::PiecePage
         include Wording
 
         attr_reader :errors

@@ -4,7 +4,7 @@ module App
   module Runs
     module Pages
       # One run: what went well, and every trouble spot in the order of the piece.
-      class Show < Shared::PiecePage
+      class Show < Reading::PiecePage
         include Wording
 
         Line = Struct.new(:row, :count, :name, :verdict, :why, keyword_init: true)

@@ -17,7 +17,7 @@ module App
           faults = errors
           return Shared::Result.no(faults) if faults.any?
 
-          Shared::EditSection.run(@section, @params["lock_version"], @account, @today) { save }
+          Reading::EditSection.run(@section, @params["lock_version"], @account, @today) { save }
         end
 
         private

@@ -5,7 +5,7 @@ module App
     module Pages
       # For whoever is out: link by link, the holes, who closes up, who could cover, and slots that have lost their
       # point.
-      class Holes < Shared::PiecePage
+      class Holes < Reading::PiecePage
         def initialize(out: [], **rest)
           super(**rest)
           @out = Array(out).grep(/\A\d{1,18}\z/).map(&:to_i)

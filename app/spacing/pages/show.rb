@@ -4,7 +4,7 @@ module App
   module Spacing
     module Pages
       # Who moves when, and where everybody stands: the lines of a link on one count axis, or the floor from above.
-      class Show < Shared::PiecePage
+      class Show < Reading::PiecePage
         SHOWS = %w[floor lines].freeze
         attr_reader :errors, :show
 

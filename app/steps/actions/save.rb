@@ -22,7 +22,7 @@ module App
           faults.compact!
           return Shared::Result.no({ rows: faults.first }) if faults.any?
 
-          Shared::EditSection.run(
+          Reading::EditSection.run(
             @section, @params["lock_version"], @account, @today, field: :rows, items: [own_item, *group_items]
           ) { |watch| Shared::Result.ok(save(watch)) }
         end

@@ -26,7 +26,7 @@ module App
             return Shared::Result.no({ changes: I18n.t("changes.nothing_left") })
           end
 
-          Shared::WatchAgreements.around(@piece, @account, @today, items: [own_item]) do
+          Reading::WatchAgreements.around(@piece, @account, @today, items: [own_item]) do
             next Shared::Result.no({ changes: I18n.t("changes.taken") }) if taken?
 
             Shared::Result.ok(save(made))

@@ -39,8 +39,7 @@ module App
         end
 
         def eight_block(row, index)
-          line = danced.lines(current)[index]
-          block(line, walk, index + 1, row, eights[index])
+          block(drawn.lines[index], walk, index + 1, row, eights[index])
         end
 
         def block(line, walk, number, row, eight)

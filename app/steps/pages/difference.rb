@@ -4,7 +4,7 @@ module App
   module Steps
     module Pages
       # An altered link beside its section: what is danced here instead.
-      class Difference < Shared::PiecePage
+      class Difference < Reading::PiecePage
         Eight = Struct.new(:number, :taught, :text, :counts, :drop, :added, keyword_init: true)
         attr_reader :link, :result
 

@@ -4,7 +4,7 @@ module App
   module Steps
     module Pages
       # A piece's list of movement names, and the studio's own words.
-      class Names < Shared::PiecePage
+      class Names < Reading::PiecePage
         attr_reader :errors
 
         def initialize(typed: {}, errors: {}, **rest)

@@ -4,7 +4,7 @@ module App
   module Steps
     module Pages
       # A count sheet on its way in: what each of its lines becomes, before anything is saved.
-      class Paste < Shared::PiecePage
+      class Paste < Reading::PiecePage
         # What a line becomes: its number, the eight's number, counts, the text, the moves understood on their counts,
         # what nobody knows of it.
         Became = Struct.new(:line, :number, :row, :moves, :unknown, :loose, keyword_init: true)

@@ -73,13 +73,14 @@ module App
         def example(screen) = Shared::Example.svg(screen)
         def seam_mark(state, size: 24) = Shared::SeamMark.svg(state, size:)
         def plain(number) = Shared::Drawing.plain(number)
+        # "1 dancer", "3 dancers": what is counted is a name under how_many in the locale file.
+        def how_many(what, count) = t("how_many.#{what}", count:)
         def amount(number) = Shared::Amount.of(number)
         def tenth(seconds) = Formats::Times.tenth(seconds)
         def clock(minutes) = Formats::Times.clock(minutes)
         def length(seconds) = Formats::Times.length(seconds)
         # How a room is reached, in words: "free", "steps", or "" where nobody said.
         def way_in(way) = t("rehearsals.way_in.#{way.empty? ? 'unsaid' : way}")
-        def plural(count, word, many = "#{word}s") = "#{count} #{count == 1 ? word : many}"
 
         # The database is away for a moment. What was sent stands on the page, to be sent again as it is; passwords and
         # files are typed and chosen anew.

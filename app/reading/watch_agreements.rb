@@ -1,7 +1,7 @@
 # frozen_string_literal: true
 
 module App
-  module Shared
+  module Reading
     # Does something to a piece and looks at its joins before and after: of those that were agreed and whose edge has
     # changed by it, both teachers are told, and everybody who had it is marked to be checked again. Nothing is reset.
     # All within one transaction, alone on this piece; cells that may be marked are locked before anything else.
@@ -9,7 +9,7 @@ module App
       # The piece before the change, and as it stands after it (asked for when all is written; read once).
       attr_reader :before
 
-      def after = @after ||= Reading::PieceSnapshots.written(@piece, before)
+      def after = @after ||= PieceSnapshots.written(@piece, before)
 
       # items: keys of further learning items whose cells the change may mark. Gives the block this object.
       def self.around(piece, account, today, items: [])
@@ -25,7 +25,7 @@ module App
         @piece = piece
         @account = account
         @today = today
-        @before = Reading::PieceSnapshots.of(piece)
+        @before = PieceSnapshots.of(piece)
         @agreed = standings(before).select(&:agreed?).to_set { |standing| standing.join.key }
         Records::Mapping::Learnings.hold(piece, [*@agreed, *items])
       end
@@ -42,11 +42,11 @@ module App
       def standings(snapshot)
         return [] if snapshot.agreements.empty?
 
-        snapshot.review.joins.map { |held| Reading::JoinStanding.new(held, snapshot) }
+        snapshot.review.joins.map { |held| JoinStanding.new(held, snapshot) }
       end
 
       def one(standing)
-        MarkChanged.new(
+        Shared::MarkChanged.new(
           @piece,
           standing.join.key,
           [],
@@ -58,7 +58,7 @@ module App
               edges: Lists.all(standing.changed.map { |edge| I18n.t("joins.edges.#{edge}") })
             )
         ).run
-        TellTeachers.new(@piece, standing.join, except: @account).run("join_changed", by: @account.name)
+        Shared::TellTeachers.new(@piece, standing.join, except: @account).run("join_changed", by: @account.name)
       end
     end
   end

@@ -1,7 +1,7 @@
 # frozen_string_literal: true
 
 module App
-  module Shared
+  module Reading
     # One section's form, saved: alone on the piece, its joins watched, and refused where somebody else saved the
     # section since the form was opened.
     module EditSection
@@ -12,7 +12,7 @@ module App
           if sent_version.to_i == section.lock_version
             yield watch
           else
-            Result.no({ field => I18n.t("sections.conflict") }, :conflict)
+            Shared::Result.no({ field => I18n.t("sections.conflict") }, :conflict)
           end
         end
       end

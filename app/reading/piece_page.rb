@@ -1,7 +1,7 @@
 # frozen_string_literal: true
 
 module App
-  module Shared
+  module Reading
     # Root of all screens of a piece: the work, what there is to learn, and the spine on top.
     class PiecePage
       attr_reader :piece, :member, :now, :at
@@ -16,12 +16,12 @@ module App
 
       def title = piece.title
       def today = now.to_date
-      def snapshot = @snapshot ||= Reading::PieceSnapshots.of(piece)
+      def snapshot = @snapshot ||= PieceSnapshots.of(piece)
       def work = snapshot.work
       def order = work.order
       def items = snapshot.items
       def progress = snapshot.progress
-      def spine = @spine ||= Spine.new(self)
+      def spine = @spine ||= Shared::Spine.new(self)
       def director? = Piece::Policy.new(member, piece).direct?
       def people = snapshot.people
       def teacher(id) = people[id]
@@ -39,7 +39,7 @@ module App
 
       # Those present today by the register, or nil.
       def present = season_snapshot.present
-      def season_snapshot = @season_snapshot ||= Reading::SeasonSnapshots.of(piece.studio, now)
+      def season_snapshot = @season_snapshot ||= SeasonSnapshots.of(piece.studio, now)
 
       def standings = snapshot.standings
 
