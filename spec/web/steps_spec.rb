@@ -185,7 +185,7 @@ RSpec.describe "steps", :web do
     work = Records::Mapping::Works.load(piece)
     exits =
       [studio.reload.vocabulary, Core::Movement::Vocabulary::DEFAULT].map do |v|
-        Core::Piece::Danced.new(work, vocabulary: v).section_walk(work.sections.first).exit.weight.value
+        Core::Piece::Danced.new(work, vocabulary: v).section_walk(work.sections.first).steps[-2].state.weight
       end
     expect(exits.uniq.size).to eq 2
     send_form "/pieces/#{piece.id}/names/#{studio.own_steps.first.id}/delete", {}
