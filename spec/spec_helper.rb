@@ -4,6 +4,11 @@ ENV["APP_ENV"] = ENV["RACK_ENV"] = "test"
 
 HOUSE = File.expand_path("..", __dir__)
 
+if ENV["COVERAGE"]
+  require_relative "support/coverage_report"
+  CoverageReport.begin
+end
+
 require_relative "../core/core"
 require_relative "../formats/formats"
 
@@ -21,4 +26,6 @@ RSpec.configure do |config|
   config.include CoreBuilders
   config.include Seeded
   config.filter_run_when_matching :focus
+  # What takes long is for bin/test --all.
+  config.filter_run_excluding :long unless ENV["LONG"] == "yes"
 end
