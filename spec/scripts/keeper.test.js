@@ -101,6 +101,13 @@ test("erases the room whoever is not let in, and a dancer's pages only where the
   assert.equal(await left(MINE, "/my/abc", 403), true);
 });
 
+test("keeps no page in place of another that somebody was sent to", async () => {
+  const at = world();
+  at.net = () => Object.defineProperty(new Response("sign in"), "redirected", { value: true });
+  await new Keeper(MINE, at).answer(ask("/my/abc"));
+  assert.equal(at.all.get("my-pages").size, 0);
+});
+
 test("keeps a dancer's pages for fourteen days", async () => {
   const day = 86400000;
   const kept = days => new Headers({ [KEPT]: String(1e12 - days * day) });

@@ -59,6 +59,13 @@ test("belongs to whoever is signed in: somebody else, or nobody, erases all but 
   assert.equal(Keeping.owner(), "1-1");
 });
 
+test("belongs to nobody where nobody is signed in, whoever was before", () => {
+  put(`${Keeping.FACTS}1-`, { rehearsal: { until: NOW } });
+  Keeping.meet("nobody");
+  assert.equal(localStorage.getItem(`${Keeping.FACTS}1-`), null);
+  assert.equal(Keeping.owner(), "");
+});
+
 test("pages go with the names", async () => {
   const names = new Set(["room-pages", "room-parts", "my-pages"]);
   globalThis.self = globalThis;
