@@ -48,7 +48,7 @@ module App
             **first_errors(account)
           }.compact
           errors.any? ? twin_or(errors) : Shared::Result.ok(create(studio, account))
-        rescue ActiveRecord::RecordNotUnique
+        rescue ActiveRecord::RecordNotUnique, ActiveRecord::RecordInvalid
           twin_or({ email: I18n.t("sign_in.taken") })
         end
 
