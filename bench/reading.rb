@@ -35,11 +35,14 @@ module Bench
     end
 
     # "fits", "clash" or "ask" of one join.
-    def self.verdict(given)
+    def self.verdict(given) = { question: "ask", clash: "clash" }.fetch(join(given).verdict, "fits")
+
+    # The join between two typed edges, as it is held.
+    def self.join(given)
       sections = %w[leave enter].map { |side| section(side, given[side]) }
       links = sections.map { |section| Core::Piece::Link.new(section:) }
       work = Core::Piece::Work.new(title: "", sections:, links:)
-      { question: "ask", clash: "clash" }.fetch(Core::Joins::Review.new(work).joins.first.verdict, "fits")
+      Core::Joins::Review.new(work).joins.first
     end
 
     def self.section(id, side)

@@ -5,8 +5,8 @@ module App
     # A whole piece as its file says it: ids of its own ("s1", "l1", "g1", "p1"), so that the same piece is the same
     # file wherever it stands. What people have learned and when they rehearse is not of the piece, and not in it.
     class PieceContent
-      File = Formats::PieceFile
-      private_constant :File
+      PieceFormat = Formats::PieceFile
+      private_constant :PieceFormat
 
       def initialize(piece)
         @piece = piece
@@ -15,7 +15,7 @@ module App
 
       # Formats::PieceFile::Content.
       def content
-        File::Content.new(
+        PieceFormat::Content.new(
           work: ids.renamed(@snapshot.work), show_date: @piece.show_date,
           settings: @piece.settings.slice(*kept_settings), people: named, leaders:, cast:,
           section_facts: sections.to_h { |row| [ids.section(row.id), facts(row)] },
@@ -59,7 +59,7 @@ module App
 
       def named
         people.map do |person|
-          File::Person.new(
+          PieceFormat::Person.new(
             id: ids.person(person.id), name: person.name, dances: person.dances, teaches: person.teaches,
             adult: person.adult, tape: person.tape, initials: person.initials
           )
@@ -82,15 +82,18 @@ module App
 
       def formations
         found = rows(:formations).map do |row|
-          File::Formation.new(link: ids.link(row.link_id), moment: row.moment, count: row.count, spots: spots(row))
+          PieceFormat::Formation.new(link: ids.link(row.link_id), moment: row.moment, count: row.count,
+                                     spots: spots(row))
         end
         found.sort_by { |each| [each.link[1..].to_i, %w[entry count exit].index(each.moment), each.count.to_i] }
       end
 
       def spots(row)
         found = row.spots.map do |spot|
-          File::Spot.new(person: ids.person(spot.person_id), x: plain(spot.x), y: plain(spot.y), facing: spot.facing,
-                         pinned: spot.pinned)
+          PieceFormat::Spot.new(
+            person: ids.person(spot.person_id), x: plain(spot.x), y: plain(spot.y), facing: spot.facing,
+            pinned: spot.pinned
+          )
         end
         found.sort_by { |spot| order_of(spot.person) }
       end
@@ -100,14 +103,15 @@ module App
 
       def versions
         all = Records::Version.where(studio_id: @piece.studio_id, section_id: sections.map(&:id)).map do |row|
-          File::Version.new(section: ids.section(row.section_id), kind: row.kind, eights: row.eights, note: row.note)
+          PieceFormat::Version.new(section: ids.section(row.section_id), kind: row.kind, eights: row.eights,
+                                   note: row.note)
         end
         { versions: all.sort_by { |each| [each.section[1..].to_i, each.kind] }, version_people: }
       end
 
       def version_people
         found = rows(:version_people).map do |row|
-          File::VersionOf.new(
+          PieceFormat::VersionOf.new(
             kind: row.kind, section: ids.section(row.section_id), person: ids.person(row.person_id),
             group: ids.group(row.group_id)
           )
@@ -121,20 +125,20 @@ module App
         agreed = first.filter_map { |standing| agreement(standing) }
         facts = first.filter_map do |standing|
           row = @snapshot.join_facts[standing.join.key] or next
-          File::JoinFact.new(join: standing.index, owner: ids.person(row.owner_id), note: row.note)
+          PieceFormat::JoinFact.new(join: standing.index, owner: ids.person(row.owner_id), note: row.note)
         end
         { agreements: agreed, join_facts: facts }
       end
 
       def agreement(standing)
         row = standing.agreement or return
-        File::Agreement.new(join: standing.index, words: row.words, by: row.by_name, day: row.day,
-                            changed: standing.changed.map(&:to_s))
+        PieceFormat::Agreement.new(join: standing.index, words: row.words, by: row.by_name, day: row.day,
+                                   changed: standing.changed.map(&:to_s))
       end
 
       def understudies
         found = rows(:understudies).map do |row|
-          File::Understudy.new(person: ids.person(row.person_id), covers: ids.person(row.covers_person_id))
+          PieceFormat::Understudy.new(person: ids.person(row.person_id), covers: ids.person(row.covers_person_id))
         end
         found.sort_by { |each| [order_of(each.person), order_of(each.covers)] }
       end

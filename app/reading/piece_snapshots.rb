@@ -50,7 +50,7 @@ module App
       end
 
       # What does not depend on who has learned what.
-      class Score
+      class Unlearned
         attr_reader :work, :cast, :items, :people
 
         def initialize(piece)
@@ -93,7 +93,7 @@ module App
         delegate :work, :cast, :items, :people, :danced, :stage, :review, :lines, :agreements, :join_facts, :dancers,
                  :joins, :line_findings, to: :@score
 
-        def initialize(piece, score: Score.new(piece), progress: Records::Mapping::Learnings.progress(piece),
+        def initialize(piece, score: Unlearned.new(piece), progress: Records::Mapping::Learnings.progress(piece),
                        memo: Memo.new)
           @score = score
           @progress = progress

@@ -5,7 +5,7 @@ module App
     # What a studio's own word does to what is written already: the lines of all its pieces that would read otherwise
     # with the word, or without it.
     class WordChange
-      Line = Struct.new(:piece, :section, :eight, :text)
+      Place = Struct.new(:piece, :section, :eight, :text)
 
       # step: Records::OwnStep, new or there already.
       def initialize(studio, step)
@@ -13,7 +13,7 @@ module App
         @step = step
       end
 
-      # [Line], piece by piece.
+      # [Place], piece by piece.
       def lines = @lines ||= @studio.pieces.running.order(:title).flat_map { |piece| of_piece(piece) }
 
       # Those in sections that a member does not teach.
@@ -29,7 +29,7 @@ module App
       def of_piece(piece)
         work = Records::Mapping::Works.load(piece)
         Core::Piece::Rereading.new(work, before:, after:, versions: versions(piece)).all.map do |changed|
-          Line.new(piece, changed.section, changed.eight, changed.text)
+          Place.new(piece, changed.section, changed.eight, changed.text)
         end
       end
 

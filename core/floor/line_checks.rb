@@ -7,7 +7,7 @@ module Core
     class LineChecks
       # kind: :unaccounted, :no_line, :not_together, :hold_released, :two_things or :late; link: index; groups: ids;
       # from, to: counts of the link; people: ids of dancers; ends: {group => count}.
-      Finding = Struct.new(:kind, :link, :groups, :from, :to, :people, :ends, keyword_init: true)
+      Trouble = Struct.new(:kind, :link, :groups, :from, :to, :people, :ends, keyword_init: true)
 
       # cast: {person => [group ids]}.
       def initialize(work, danced: Piece::Danced.new(work), cast: {})
@@ -27,7 +27,7 @@ module Core
         end
       end
 
-      # [Finding] of all links, in running order.
+      # [Trouble] of all links, in running order.
       def findings = @links.flat_map { |placed| of(placed) }
 
       # Findings of one link (Piece::PlacedLink).
@@ -55,7 +55,7 @@ module Core
         placed.section.parts.filter_map do |part|
           from = part.length(own(placed)) + 1
           to = placed.counts - early_entry(placed, part.group)
-          Finding.new(kind: :unaccounted, link: placed.index, groups: [part.group], from:, to:) if from <= to
+          Trouble.new(kind: :unaccounted, link: placed.index, groups: [part.group], from:, to:) if from <= to
         end
       end
 
@@ -71,7 +71,7 @@ module Core
         if people.empty?
           []
         else
-          [Finding.new(kind: :no_line, link: placed.index, groups: [], from: 1, to: placed.counts, people:)]
+          [Trouble.new(kind: :no_line, link: placed.index, groups: [], from: 1, to: placed.counts, people:)]
         end
       end
 
@@ -85,7 +85,7 @@ module Core
         return [] unless together && ends.values.uniq.size > 1
 
         [
-          Finding.new(
+          Trouble.new(
             kind: :not_together,
             link: placed.index,
             groups: shared,
@@ -103,7 +103,7 @@ module Core
           leaves = placed.counts - early_entry(placed, part.group)
           holds = part.hold_after.positive? || part.stretches.any? { |_, to, doing| doing == :holding && to >= ends }
           if holds && leaves < ends
-            Finding.new(kind: :hold_released, link: placed.index, groups: [part.group], from: leaves + 1, to: ends)
+            Trouble.new(kind: :hold_released, link: placed.index, groups: [part.group], from: leaves + 1, to: ends)
           end
         end
       end
@@ -113,7 +113,7 @@ module Core
         pairs.filter_map do |groups, people|
           counts = (1..placed.counts).select { |count| differ?(placed, groups, count) }
           if counts.any?
-            Finding.new(kind: :two_things, link: placed.index, groups:, from: counts.first, to: counts.last, people:)
+            Trouble.new(kind: :two_things, link: placed.index, groups:, from: counts.first, to: counts.last, people:)
           end
         end
       end
@@ -152,7 +152,7 @@ module Core
           []
         else
           [
-            Finding.new(
+            Trouble.new(
               kind: :late,
               link: placed.index,
               groups: late.keys,

@@ -6,7 +6,7 @@ module Core
     class MendEffect
       # kind: :added (an eight before the first), :eight, :side, :entry, :exit or :hold. name: of the link or section;
       # eight: its number; index: of the link; group: whose hold. before, after: rows, links, edges or counts.
-      Change = Struct.new(:kind, :name, :eight, :index, :group, :before, :after, keyword_init: true)
+      Effect = Struct.new(:kind, :name, :eight, :index, :group, :before, :after, keyword_init: true)
 
       # before, after: Piece::Work without and with the mend.
       def initialize(before, after)
@@ -14,7 +14,7 @@ module Core
         @after = after
       end
 
-      # [Change] in order of the piece; what is the same for several links of a section is said once.
+      # [Effect] in order of the piece; what is the same for several links of a section is said once.
       def changes = [*eights, *sides, *edges, *holds]
 
       # Counts by which the piece grows; negative where it shrinks.
@@ -35,7 +35,7 @@ module Core
 
       def added(placed, link)
         link.danced.first(growth(placed, link)).map do |danced|
-          Change.new(kind: :added, name: link.name, index: placed.index, after: danced.row)
+          Effect.new(kind: :added, name: link.name, index: placed.index, after: danced.row)
         end
       end
 
@@ -44,20 +44,20 @@ module Core
         pairs = old.zip(link.danced.drop(growth(placed, link))).each_with_index
         differing = pairs.reject { |(was, now), _| now.nil? || was.row == now.row }
         differing.map do |(was, now), i|
-          Change.new(kind: :eight, name: link.name, eight: i + 1, index: placed.index, before: was.row, after: now.row)
+          Effect.new(kind: :eight, name: link.name, eight: i + 1, index: placed.index, before: was.row, after: now.row)
         end
       end
 
       def sides
         turned = links.reject { |placed, link| placed.link.mirrored == link.mirrored }
-        turned.map { |placed, link| Change.new(kind: :side, name: link.name, before: placed.link, after: link) }
+        turned.map { |placed, link| Effect.new(kind: :side, name: link.name, before: placed.link, after: link) }
       end
 
       def edges
         sections.flat_map do |old, new|
           differing = %i[entry exit].reject { |edge| old.public_send(edge) == new.public_send(edge) }
           differing.map do |edge|
-            Change.new(kind: edge, name: old.name, before: old.public_send(edge), after: new.public_send(edge))
+            Effect.new(kind: edge, name: old.name, before: old.public_send(edge), after: new.public_send(edge))
           end
         end
       end
@@ -65,7 +65,7 @@ module Core
       def holds
         pairs = sections.flat_map { |old, new| old.parts.zip(new.parts) }.reject { |old, new| old == new }
         pairs.map do |old, new|
-          Change.new(kind: :hold, group: old.group, before: old.hold_after, after: new.hold_after)
+          Effect.new(kind: :hold, group: old.group, before: old.hold_after, after: new.hold_after)
         end
       end
     end

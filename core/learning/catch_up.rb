@@ -6,11 +6,11 @@ module Core
     # order, up to the rung the others dance it at and no further than at tempo; each with minutes and a buddy who has
     # it. One rung is made up by dancing along; it is listed only where nothing was seen yet.
     #
-    #   CatchUp.new(items, progress, minutes: ->(item, climb) { … }).for(:nell)  # => [Line]
+    #   CatchUp.new(items, progress, minutes: ->(item, climb) { … }).for(:nell)  # => [Lag]
     class CatchUp
       # item: what; rung: where they are; pace: where they are to get, both numbers; minutes: as the estimate says;
       # buddy: a person, or nil where nobody who may be asked has it.
-      Line = Struct.new(:item, :rung, :pace, :minutes, :buddy, keyword_init: true)
+      Lag = Struct.new(:item, :rung, :pace, :minutes, :buddy, keyword_init: true)
       MOST = "tempo"
 
       # minutes: asked with an item and the share of learning it that is left, 0 to 1; groups: {person => [group]}.
@@ -23,7 +23,7 @@ module Core
         @most = progress.ladder.index(MOST)
       end
 
-      # [Line]; among: whom to ask (those present), or nil for everybody.
+      # [Lag]; among: whom to ask (those present), or nil for everybody.
       def for(person, among: nil)
         wanted = lags(person)
         helpers = helpers(person, wanted, among)
@@ -51,7 +51,7 @@ module Core
       def line(person, item, helpers)
         rung = @progress.rung(person, item.key)
         pace = target(item)
-        Line.new(
+        Lag.new(
           item:,
           rung:,
           pace:,

@@ -4,7 +4,7 @@ module Core
   module Learning
     # Every link and join in the run with what was done to it: the classic late surprise is a join nobody made.
     class Coverage
-      Line = Struct.new(:item, :dancers, :shown, :learned, :last_danced_on, keyword_init: true) do
+      Covered = Struct.new(:item, :dancers, :shown, :learned, :last_danced_on, keyword_init: true) do
         # Whether nobody was shown it, though somebody dances it.
         def untouched? = shown.zero? && dancers.positive?
       end
@@ -19,14 +19,15 @@ module Core
         @runs = runs
       end
 
-      # [Line] of everything there is to learn, in running order.
+      # [Covered] of everything there is to learn, in running order.
       def lines = @items.all.map { |item| line(item) }
 
       # Items in the run that nobody has been shown though a neighbour was danced.
       def gaps = lines.select(&:untouched?)
 
-      # {kind => [Line]}: never taught, never joined, taught but never in a run, and not danced for so long that most of
-      # those who had it are rusty. A line stands under the first that holds; what groups begin and end with is no part.
+      # {kind => [Covered]}: never taught, never joined, taught but never in a run, and not danced for so long that most
+      # of those who had it are rusty. A line stands under the first that holds; what groups begin and end with is no
+      # part.
       def holes(today)
         found = lines.reject { |line| %i[opening ending].include?(line.item.kind) || line.dancers.zero? }
         found.group_by { |line| hole(line, today) }.slice(*KINDS)
@@ -57,7 +58,7 @@ module Core
       def line(item)
         people = @items.dancers(item)
         cells = people.map { |person| @progress.cell(person, item.key) }
-        Line.new(
+        Covered.new(
           item:,
           dancers: people.size,
           shown: cells.count { |cell| cell.rung.positive? },

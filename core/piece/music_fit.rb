@@ -6,7 +6,7 @@ module Core
     # A finding's kind: :music_left (seconds uncovered), :past_end (seconds too long), :part_longer or
     # :part_shorter (a part of the form against the links that start in it, by counts).
     class MusicFit
-      Finding = Struct.new(:kind, :count, :amount, :subject, keyword_init: true)
+      Misfit = Struct.new(:kind, :count, :amount, :subject, keyword_init: true)
       SLACK = 1.0
 
       def initialize(work)
@@ -14,7 +14,7 @@ module Core
         @order = work.order
       end
 
-      # [Finding]: the piece against the length and the form of its music.
+      # [Misfit]: the piece against the length and the form of its music.
       def findings = [*length_finding, *form_findings]
 
       private
@@ -24,7 +24,7 @@ module Core
         over = @order.end_seconds - length
         return [] if over.abs <= SLACK || @order.links.empty?
 
-        [Finding.new(kind: over.positive? ? :past_end : :music_left, count: last_count, amount: over.abs.round(1))]
+        [Misfit.new(kind: over.positive? ? :past_end : :music_left, count: last_count, amount: over.abs.round(1))]
       end
 
       def last_count = @order.total_counts
@@ -44,7 +44,7 @@ module Core
         difference = (to - ends).to_i
         return if difference.zero? || (last && difference.positive? && @work.track.length_seconds)
 
-        Finding.new(
+        Misfit.new(
           kind: difference.positive? ? :part_longer : :part_shorter,
           count: from,
           amount: difference.abs,

@@ -5,7 +5,7 @@ module Core
     # Ways to make the rest of an evening fit, each tried: one slot shortened, one dropped, two exchanged. The best of
     # each kind, and what then still falls off the end.
     class ReCuts
-      # kind: "shorten", "drop" or "swap"; step: the Timetable::Step that does it; off: [Timetable::Line] that still
+      # kind: "shorten", "drop" or "swap"; step: the Timetable::Step that does it; off: [Timetable::Laid] that still
       # lose minutes; lost: how many; starts: {slot id => minute} of what then lies ahead.
       Cut = Struct.new(:kind, :step, :off, :lost, :starts, keyword_init: true)
 

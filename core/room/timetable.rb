@@ -28,7 +28,7 @@ module Core
       # One slot as it goes: state is :done, :running, :ahead or :dropped; lost: minutes of it behind the evening's end;
       # clash: whether some of its people are called elsewhere then; begun: whether somebody said so; planned: minutes
       # it is to take; from: the minute before which it does not begin by itself.
-      Line = Struct.new(:slot, :start, :finish, :state, :lost, :clash, :begun, :planned, :from, keyword_init: true) do
+      Laid = Struct.new(:slot, :start, :finish, :state, :lost, :clash, :begun, :planned, :from, keyword_init: true) do
         def minutes = finish - start
       end
 
@@ -42,7 +42,7 @@ module Core
         @steps = steps.select { |step| slots.any? { |slot| slot.id == step.slot } }
       end
 
-      # [Line] in the order of the evening, dropped ones at the end.
+      # [Laid] in the order of the evening, dropped ones at the end.
       def lines
         @lines ||= begin
           cursor = 0
@@ -51,13 +51,13 @@ module Core
         end
       end
 
-      # The Line that runs, or nil between two.
+      # The Laid that runs, or nil between two.
       def running = lines.find { |line| line.state == :running }
 
-      # The Line that comes next, or nil.
+      # The Laid that comes next, or nil.
       def following = lines.find { |line| line.state == :ahead }
 
-      # [Line] of which something lies behind the evening's end.
+      # [Laid] of which something lies behind the evening's end.
       def off = lines.select { |line| line.lost.positive? }
 
       # Minutes that do not fit.
@@ -75,7 +75,7 @@ module Core
       private
 
       def gone(slot)
-        Line.new(slot:, start: slot.start, finish: slot.start, state: :dropped, lost: 0, begun: false, planned: 0,
+        Laid.new(slot:, start: slot.start, finish: slot.start, state: :dropped, lost: 0, begun: false, planned: 0,
                  from: slot.start)
       end
 
@@ -125,7 +125,7 @@ module Core
         state = state(slot, start, finish)
         lost = state == :done ? 0 : [finish - [start, ends].max, 0].max
         clash = state != :done && slot.busy.any? { |from, to| from < finish && start < to }
-        Line.new(slot:, start:, finish: [finish, start].max, state:, lost:, clash:, begun: !began(slot).nil?,
+        Laid.new(slot:, start:, finish: [finish, start].max, state:, lost:, clash:, begun: !began(slot).nil?,
                  planned: minutes(slot), from: planned(slot))
       end
 

@@ -4,9 +4,6 @@ module Formats
   module Piece
     # Reads and checks a piece-1 object.
     class Reader
-      Score = Core::Piece
-      private_constant :Score
-
       def initialize(data)
         @report = Fields.report
         @fields = Fields.new(data, "", @report)
@@ -19,11 +16,11 @@ module Formats
         @cast_groups = groups
         sections = self.sections(groups.map(&:first))
         links = self.links(sections.compact.to_h { |section| [section.id, section] })
-        checking = Score::Checking.new(steps: !@fields.flag("steps_not_written"))
+        checking = Core::Piece::Checking.new(steps: !@fields.flag("steps_not_written"))
         @fields.skip(*PieceFile::KEYS)
         @fields.close
         @report.finish
-        [Score::Work.new(title:, track:, groups:, sections:, links:, checking:), @report.notes]
+        [Core::Piece::Work.new(title:, track:, groups:, sections:, links:, checking:), @report.notes]
       end
 
       private
@@ -73,7 +70,7 @@ module Formats
           exit: edge(fields, "exit"),
           feel: fields.choice("feel", %w[even triplet], default: "even")
         }
-        attempt(fields.path) { Score::Section.new(**values, **edges, rows:, parts:, cast_groups: @cast_groups) }
+        attempt(fields.path) { Core::Piece::Section.new(**values, **edges, rows:, parts:, cast_groups: @cast_groups) }
       end
 
       # What is said of a section beside its eights, parts and edges.
@@ -85,14 +82,14 @@ module Formats
           co_teachers: fields.texts("co_teachers"),
           known: fields.flag("known"),
           teachers_needed: fields.choice("teachers_needed", %w[all one], default: "all"),
-          time: fields.choice("time", Score::Section::BEATS.keys, default: "normal"),
+          time: fields.choice("time", Core::Piece::Section::BEATS.keys, default: "normal"),
           expected_counts: fields.integer("expected_counts", default: nil),
           difficulty: fields.number("difficulty", min: 0.1, max: 5, default: 1.0),
           method: fields.text("method", default: "drill"),
           hazards: fields.texts("hazards"),
           minutes: fields.number("minutes", min: 1, max: 10_000, default: nil),
           fidelity: fields.choice("fidelity", %w[set loose yours], default: "set"),
-          layers: fields.choice("layers", Score::Section::LAYERS.keys, default: "together"),
+          layers: fields.choice("layers", Core::Piece::Section::LAYERS.keys, default: "together"),
           being_made: fields.flag("being_made")
         }
       end
@@ -121,8 +118,8 @@ module Formats
       end
 
       def row(fields)
-        Score::Row.new(
-          counts: fields.integer("counts", min: 1, max: Score::Row::MAX, default: nil) || missing(fields),
+        Core::Piece::Row.new(
+          counts: fields.integer("counts", min: 1, max: Core::Piece::Row::MAX, default: nil) || missing(fields),
           text: fields.text("text", default: ""),
           cue: fields.text("cue", default: ""),
           name: fields.text("name", default: "")
@@ -148,7 +145,7 @@ module Formats
           place: fields.text("place", default: nil),
           facing: fields.integer("facing", min: 1, max: 8, default: nil)
         }
-        Score::Part.new(
+        Core::Piece::Part.new(
           group:,
           hold_before: fields.integer("hold_before", max: 4096, default: 0),
           hold_after: fields.integer("hold_after", max: 4096, default: 0),
@@ -163,7 +160,7 @@ module Formats
             [
               each.integer("from_count", min: -32),
               each.integer("to_count", min: -32),
-              each.choice("doing", Score::Part::DOING.map(&:to_s))&.to_sym
+              each.choice("doing", Core::Piece::Part::DOING.map(&:to_s))&.to_sym
             ]
           end
         found.each_with_index do |(from, to, _), i|
@@ -187,14 +184,14 @@ module Formats
         changes = changes(fields, section&.rows&.size || 10_000)
         own = fields.text("id", default: nil)
         called = fields.text("called", default: "")[0, 60]
-        section && Score::Link.new(section:, id: own, mirrored: fields.flag("mirrored"), changes:, called:)
+        section && Core::Piece::Link.new(section:, id: own, mirrored: fields.flag("mirrored"), changes:, called:)
       end
 
       def changes(fields, size)
         replace = keyed(fields, "replace", 1, size) { |item, path| fields.nested(item, path) { |row| row(row) } }
         added = keyed(fields, "insert_after", 0, size) { |items, path| rows_at(fields, items, path) }
         drop = fields.given?("drop") ? fields.integers("drop", min: 1, max: size) : []
-        Score::Changes.new(replace:, drop:, insert_after: added)
+        Core::Piece::Changes.new(replace:, drop:, insert_after: added)
       end
 
       def keyed(fields, name, least, most)

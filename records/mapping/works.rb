@@ -4,9 +4,6 @@ module Records
   module Mapping
     # A piece's rows <-> Core::Piece::Work.
     class Works
-      Score = Core::Piece
-      private_constant :Score
-
       # Records::Piece => Core::Piece::Work, in one query a table.
       def self.load(piece) = new(piece).work
 
@@ -21,10 +18,10 @@ module Records
       end
 
       # What to take care of in a piece, ticked or read from its steps: [text].
-      def self.hazards(piece) = Score::Danced.new(load(piece), vocabulary: piece.studio.vocabulary).all_hazards
+      def self.hazards(piece) = Core::Piece::Danced.new(load(piece), vocabulary: piece.studio.vocabulary).all_hazards
 
       def self.changes(made)
-        Score::Changes.new(
+        Core::Piece::Changes.new(
           replace: (made["replace"] || {}).to_h { |n, row| [n.to_i, row(row)] },
           drop: (made["drop"] || []).map(&:to_i),
           insert_after: (made["insert_after"] || {}).to_h { |n, rows| [n.to_i, rows.map { |row| row(row) }] }
@@ -32,7 +29,7 @@ module Records
       end
 
       def self.row(data)
-        Score::Row.new(
+        Core::Piece::Row.new(
           counts: data["counts"].to_i,
           text: data["text"].to_s,
           cue: data["cue"].to_s,
@@ -59,9 +56,11 @@ module Records
         @cast_groups = @piece.groups.map { |group| [group.id, group.name] }
         sections = @piece.sections.to_a
         built = sections.to_h { |section| [section.id, section(section)] }
-        Score::Work.new(title: @piece.title, track: track, groups: @cast_groups,
-                        sections: built.values, links: @piece.links.map { |link| link(link, built) }, checking:,
-                        count_in: @piece.setting("count_in"))
+        links = @piece.links.map { |link| link(link, built) }
+        Core::Piece::Work.new(
+          title: @piece.title, track: track, groups: @cast_groups, sections: built.values, links:, checking:,
+          count_in: @piece.setting("count_in")
+        )
       end
 
       private
@@ -79,7 +78,7 @@ module Records
       end
 
       def section(section)
-        Score::Section.new(
+        Core::Piece::Section.new(
           id: section.id,
           name: section.name,
           choreographer: section.choreographer_id,
@@ -116,7 +115,7 @@ module Records
       def edge(stated) = stated.to_h { |name, value| [name.to_sym, value.is_a?(String) ? value.to_sym : value] }
 
       def link(link, sections)
-        Score::Link.new(
+        Core::Piece::Link.new(
           section: sections.fetch(link.section_id),
           id: link.id,
           mirrored: link.mirrored,
@@ -132,7 +131,7 @@ module Records
             .pluck(:section_id, :counts, :text, :cue, :name)
             .group_by(&:first)
             .transform_values do |rows|
-              rows.map { |_, counts, text, cue, name| Score::Row.new(counts:, text:, cue:, name:) }
+              rows.map { |_, counts, text, cue, name| Core::Piece::Row.new(counts:, text:, cue:, name:) }
             end
       end
 
@@ -145,7 +144,7 @@ module Records
       end
 
       def part(row)
-        Score::Part.new(
+        Core::Piece::Part.new(
           group: row.group_id,
           offset: row.start_offset,
           hold_before: row.hold_before,

@@ -5,7 +5,7 @@ module App
     module Pages
       # A mend before it is done: which eights change, which joins stand otherwise afterwards, who has the old counts.
       class Mend < Show
-        Change = Struct.new(:where, :before, :after, keyword_init: true)
+        Before = Struct.new(:where, :before, :after, keyword_init: true)
 
         def initialize(state:, number:, here_only: false, **rest)
           super(**rest)
@@ -50,7 +50,7 @@ module App
 
         def change(found)
           before, after = %i[before after].map { |which| value_words(found, which) }
-          Change.new(where: where(found), before:, after:)
+          Before.new(where: where(found), before:, after:)
         end
 
         def where(found)

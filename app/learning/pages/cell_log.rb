@@ -5,7 +5,7 @@ module App
     module Pages
       # The log behind one cell, newest first, and what it adds up to.
       class CellLog
-        Line = Struct.new(:id, :what, :who, :on, :undone, :may_undo, keyword_init: true)
+        Entry = Struct.new(:id, :what, :who, :on, :undone, :may_undo, keyword_init: true)
         attr_reader :piece, :person, :item, :strand
 
         def initialize(piece, person_id, key, today:, strand: Core::Learning::Strand::OWN)
@@ -85,7 +85,7 @@ module App
             else
               "#{I18n.t("learning.kinds.#{row.kind}")}: #{Shared::Ring.word(row.rung)}"
             end
-          Line.new(
+          Entry.new(
             id: row.id,
             what:,
             who: row.by_name,

@@ -7,7 +7,7 @@ module App
       # they are asked to watch for.
       class MyLink
         # number; text: as it is danced by this person; cue; taught: whether they were shown it.
-        Line = Struct.new(:number, :text, :cue, :taught, keyword_init: true)
+        OwnEight = Struct.new(:number, :text, :cue, :taught, keyword_init: true)
 
         attr_reader :person, :token, :piece
 
@@ -31,12 +31,12 @@ module App
         def echo = (I18n.t("echo.marks.#{placed.echo}") unless placed.echo == :first)
         def at = Formats::Times.length(placed.start_seconds)
 
-        # [Line], eight by eight.
+        # [OwnEight], eight by eight.
         def lines
           own.danced.each_with_index.map do |danced, i|
             row = danced.row
-            Line.new(number: i + 1, text: row.text, cue: [row.name, row.cue].reject(&:empty?).join(", "),
-                     taught: taught.cover?(i + 1))
+            OwnEight.new(number: i + 1, text: row.text, cue: [row.name, row.cue].reject(&:empty?).join(", "),
+                         taught: taught.cover?(i + 1))
           end
         end
 

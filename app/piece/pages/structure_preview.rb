@@ -7,7 +7,7 @@ module App
       # waits for an answer; then totals, and who is new.
       class StructurePreview
         # text: as typed; links: [Link]; note: words kept as a remark, or nil; kind: :links, :remark, :order, :waits.
-        Line = Struct.new(:number, :text, :kind, :links, :note, :asked, keyword_init: true)
+        TypedLine = Struct.new(:number, :text, :kind, :links, :note, :asked, keyword_init: true)
         Link = Struct.new(:index, :name, :echo, :length, :teacher, :from, :at, keyword_init: true)
         # about: the question in words; ways: [[what the button says, {line number => text}]].
         Asked = Struct.new(:about, :ways, keyword_init: true)
@@ -89,7 +89,7 @@ module App
         def line(number, text)
           account = structure.accounts[number]
           asked = asked(number)
-          Line.new(number:, text:, kind: kind(account, asked), links: links(account), note: account&.note, asked:)
+          TypedLine.new(number:, text:, kind: kind(account, asked), links: links(account), note: account&.note, asked:)
         end
 
         def kind(account, asked)

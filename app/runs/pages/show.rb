@@ -7,7 +7,7 @@ module App
       class Show < Reading::PiecePage
         include Wording
 
-        Line = Struct.new(:row, :count, :name, :verdict, :why, keyword_init: true)
+        Marked = Struct.new(:row, :count, :name, :verdict, :why, keyword_init: true)
         attr_reader :row
 
         def initialize(run:, **rest)
@@ -32,7 +32,7 @@ module App
         def run_words(_run) = ""
         def trouble_words(trouble) = "#{book.place(trouble.count)}: #{trouble_kind(trouble.kind)}"
 
-        # [Line] of its trouble spots, in the order of the piece; those whose link is gone last.
+        # [Marked] of its trouble spots, in the order of the piece; those whose link is gone last.
         def lines
           @lines ||= row.troubles.standing.includes(:group, :trouble_people).map { |trouble| line(trouble) }
             .sort_by { |line| [line.count || (book.eights.total + 1), line.row.id] }
@@ -67,8 +67,8 @@ module App
         def line(trouble)
           count = book.count(trouble)
           found = count && run && verdict_on(trouble)
-          Line.new(row: trouble, count:, name: count ? book.place(count) : I18n.t("runs.was", place: trouble.place),
-                   verdict: found ? verdict(found) : "", why: found ? reason(found) : "")
+          Marked.new(row: trouble, count:, name: count ? book.place(count) : I18n.t("runs.was", place: trouble.place),
+                     verdict: found ? verdict(found) : "", why: found ? reason(found) : "")
         end
 
         def verdict_on(trouble)

@@ -5,7 +5,7 @@ module App
     module Pages
       # An altered link beside its section: what is danced here instead.
       class Difference < Reading::PiecePage
-        Eight = Struct.new(:number, :taught, :text, :counts, :drop, :added, keyword_init: true)
+        Differing = Struct.new(:number, :taught, :text, :counts, :drop, :added, keyword_init: true)
         attr_reader :link, :result
 
         def initialize(link:, typed: nil, result: nil, **rest)
@@ -29,7 +29,7 @@ module App
           section.rows.each_with_index.map do |row, i|
             number = i + 1
             changed = made.replace[number]
-            Eight.new(
+            Differing.new(
               number:,
               taught: row,
               text: typed("text", number) || changed&.text.to_s,
