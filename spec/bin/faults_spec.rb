@@ -4,7 +4,7 @@ require "spec_helper"
 require "open3"
 
 # One round of kills under a steady load; bin/faults --rounds N does more.
-RSpec.describe "bin/faults" do
+RSpec.describe "bin/faults", :long do
   it "finds whatever was acknowledged stored, nothing twice, and everything back by itself" do
     report, status = Open3.capture2e("bin/faults", "--rounds", "1", chdir: HOUSE)
     expect(status).to be_success, report

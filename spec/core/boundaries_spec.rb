@@ -33,4 +33,28 @@ RSpec.describe Core do
     counts = Core::Room::Score.new(piece, danced: Core::Piece::Danced.new(piece)).links.first.counts
     expect(counts.map(&:eight).tally).to eq(1 => 8, 2 => 8, 3 => 4)
   end
+
+  it "takes one to four words for a name, and no more letters than fit" do
+    names = Core::Piece::Listing::Names
+    expect(names.shape("Mo Anna Lena Berg")).to eq :capital
+    expect(names.shape("Mo Anna Lena Berg Dahl")).to be_nil
+    expect(names.shape("M#{'o' * 79}")).to eq :capital
+    expect(names.shape("M#{'o' * 80}")).to be_nil
+  end
+
+  it "has the edge of the floor on the floor, a wheelchair with both its wheels" do
+    spots = { "left" => [-5.0, 3.0], "right" => [5.01, 3.0], "front" => [0.0, 0.0], "back" => [0.0, 8.01],
+              "chair" => [4.65, 3.0], "wheel off" => [4.66, 3.0] }
+    at = spots.transform_values { |x, y| Core::Floor::Spot.new(x:, y:) }
+    formation = Core::Floor::Formation.new(spots: at)
+    expect(formation.off(10, 8, wheels: ["chair", "wheel off"])).to contain_exactly("right", "back", "wheel off")
+  end
+
+  it "fades from the day on which a tenth is gone, and not on it" do
+    danced = Date.new(2027, 2, 1)
+    fresh = Core::Learning::Freshness.new(days: 1, last_danced_on: danced)
+    states = [0, 4, 5, 10, 11].map { |days| fresh.on(danced + days) }
+    expect(states).to eq %i[fresh fresh fading fading rusty]
+    expect(fresh.rusty_on).to eq danced + 11
+  end
 end
