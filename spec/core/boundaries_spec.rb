@@ -57,4 +57,19 @@ RSpec.describe Core do
     expect(states).to eq %i[fresh fresh fading fading rusty]
     expect(fresh.rusty_on).to eq danced + 11
   end
+
+  it "lays a clip by the mark at the very second, and by the first before it" do
+    clock = Core::Running::ClipClock.new(
+      [[10, 0], [60, 40]].map { |clip, music| Core::Running::ClipClock::Mark.new(clip:, music:) }, length: 100
+    )
+    expect([9, 10, 59, 60, 61].map { |clip| clock.music_second(clip) }).to eq [-1.0, 0.0, 49.0, 40.0, 41.0]
+    expect([-10, -11, 39, 40, 80, 81].map { |music| clock.clip_second(music) }).to eq [0.0, nil, 49.0, 60.0, 100.0, nil]
+  end
+
+  it "does not count on today when it asks what will be rusty" do
+    today = Date.new(2027, 2, 10)
+    cell = Core::Learning::Cell.new(rung: 4, days: 1, last_danced_on: today - 8)
+    gap = Core::Learning::Forecast.new(cell, [today], today:, ends: today + 30).gap
+    expect([gap.since, gap.rusty, gap.until]).to eq [today - 8, today + 3, today + 30]
+  end
 end

@@ -92,6 +92,25 @@ RSpec.describe Formats do
     expect(schema.validate(JSON.parse(text)).map { |e| e["error"] }).to be_empty
   end
 
+  it "keeps every figure of a problem, and says nothing of those that are as usual" do
+    plain = Core::Planning::Problem.new(windows: [window("w1", "2027-01-01", "10:00", "12:00")], tasks: [])
+    whole = plain.with(
+      rests: [[90, 15], [120, 30]], rewarm: [20, 5], frame_minutes: 25, recap: 10, to_music: 5, most_new_eights: 4,
+      show_date: "2027-03-01", target_window: "w1", now: "w1", limits: [{ who: "a", minutes_per_day: 120 }],
+      dancers: ["a"], wheels: ["a"]
+    )
+    expect(Formats::PlanProblem.parse(Formats::PlanProblem.render(whole))).to eq [whole, []]
+    said = JSON.parse(Formats::PlanProblem.render(plain)).keys
+    expect(said & %w[rests rewarm frame_minutes recap to_music wheels lately now target_window]).to eq []
+  end
+
+  it "cuts a fault that quotes more than fits, in its middle" do
+    [300, 301].each do |size|
+      fault = Formats::FaultyFile.new(["x" * size]).faults.first
+      expect(fault.size).to eq(size == 300 ? 300 : 283)
+    end
+  end
+
   it "tells every fault of a file with its path" do
     text = {
       format: "plan-problem-1",
