@@ -55,7 +55,7 @@ module App
           note:
             I18n.t(
               "joins.edge_changed",
-              edges: Lists.all(standing.changed.map { |edge| I18n.t("joins.edges.#{edge}") })
+              edges: Shared::Lists.all(standing.changed.map { |edge| I18n.t("joins.edges.#{edge}") })
             )
         ).run
         Shared::TellTeachers.new(@piece, standing.join, except: @account).run("join_changed", by: @account.name)

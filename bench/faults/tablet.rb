@@ -8,12 +8,12 @@ module Bench
     # no answer for it keeps and sends again by itself.
     class Tablet
       FLAGS = %w[no-sandbox disable-gpu disable-dev-shm-usage no-first-run].to_h { |name| [name, nil] }.freeze
-      UNSENT = "Alpine.$data(document.querySelector('.room')).queue.waiting().map(each => each.entry.client)"
+      UNSENT = "document.querySelector('.room')._x_dataStack[0].queue.waiting().map(each => each.entry.client)"
       # Says that somebody is here or rests, in turns, and keeps the keys of what was said in their order.
       SPEAK = <<~JS
         window.trialSaid = [];
         window.trialTimer = setInterval(() => {
-          const room = Alpine.$data(document.querySelector(".room"));
+          const room = document.querySelector(".room")._x_dataStack[0];
           const people = room.facts.slots.flatMap(slot => slot.people);
           const person = String(people[window.trialSaid.length % people.length]);
           const state = window.trialSaid.length % 2 ? "resting" : "present";

@@ -1,6 +1,7 @@
 # frozen_string_literal: true
 
 require "web_helper"
+require "midilib"
 
 # The music of a piece as MIDI: out with every count and start point, in as the form filled in, with nothing saved yet.
 RSpec.describe "the music as MIDI", :web do

@@ -7,6 +7,9 @@ module Core
       DET = "(?:the |your |just |that )*"
       SIDE = "(?<side>both|right|left)"
       FOOT = "(?: (?:foot|leg|feet|legs|one|side))?"
+      # What somebody sits, kneels or lies on.
+      SEATS = "(?:floor|ground|mat|stage|grass|heel|knee|bottom|back|front|side|tummy|stomach|belly|box|step|block|" \
+              "table|chair|seat|stool|bench|wheelchair)(?:e?s)?"
       # What may follow a side that is not a foot's.
       NOT_FEET = "(?! (?:hands?|arms?|shoulders?|knee|hips?|elbow|wall|cheek|palm|corner|foot free|leg free|free|" \
                  "thigh))"
@@ -100,7 +103,7 @@ module Core
                "(?<lead>(?:still |stay |stays |staying |from |start |starting |starts |begin |remain |all |" \
                "again )*)" \
                "(?<how>seated|sitting|sat|kneeling|lying|laying)(?! march| tap| into| back into)(?: down)?" \
-               "(?: (?:on|in) (?:(?:the |your |a )(?<on>\\w+)|(?<on>floor|ground|chairs?|stools?|bench(?:es)?)))?",
+               "(?: (?:on|in) (?:the |your |a )?(?<on>#{SEATS}))?",
         on_feet: "(?<lead>(?:be |get |back |up |all |still |straight )*)on your feet"
       }.transform_values { |text| /\b(?:#{text})\b/ }.freeze
       # Without these words a pattern need not be tried.
@@ -115,7 +118,7 @@ module Core
         away: /back|away/, facing: /fac/, shoulder: /shoulder/, level: /seat|sit|sat|kneel|lying|laying/,
         on_feet: /your feet/
       }.freeze
-      private_constant :DET, :SIDE, :FOOT, :NOT_FEET, :ENDS, :STAYS, :IS, :FACES, :PATTERNS, :SIGNS
+      private_constant :DET, :SIDE, :SEATS, :FOOT, :NOT_FEET, :ENDS, :STAYS, :IS, :FACES, :PATTERNS, :SIGNS
     end
   end
 end
