@@ -3,16 +3,22 @@
 require "json"
 require_relative "../../bench/all"
 require_relative "../../bench/reading"
+require_relative "worlds"
 
-# What is read of the corpora that only count shares, kept line by line, so that a change in any of them is seen.
-# bin/snapshots writes them anew; what changed is looked at before it is committed.
+# What is read of the corpora that only count shares, and what the core says of a few made-up worlds, kept line by line,
+# so that a change in any of them is seen. bin/snapshots writes them anew; what changed is looked at before it is
+# committed.
 module Snapshots
   DIR = File.expand_path("../corpus", __dir__)
 
   module_function
 
+  # Worlds that are told whole, and those of which only a digest a topic is kept.
+  TOLD = (1..2)
+  DIGESTED = (3..14)
+
   # {name => [text, …]}, a line for each case.
-  def all = { "everyday" => lines, "everyday_joins" => joins }
+  def all = { "everyday" => lines, "everyday_joins" => joins, "worlds" => worlds }
 
   def kept(name) = File.readlines(file(name), chomp: true, encoding: "UTF-8")
   def write = all.each { |name, texts| File.write(file(name), "#{texts.join("\n")}\n") }
@@ -50,5 +56,15 @@ module Snapshots
       [given["leave"], given["enter"]].map { |side| side.is_a?(Hash) ? side["text"] : side }
         .push(held.verdict, *findings).join(" | ").tr("\n", " ")
     end
+  end
+
+  def worlds
+    whole = TOLD.flat_map do |seed|
+      World.new(seed).told.flat_map { |topic, texts| texts.map { |text| "#{seed} #{topic}: #{text}".tr("\n", " ") } }
+    end
+    short = DIGESTED.flat_map do |seed|
+      World.new(seed).told.map { |topic, texts| "#{seed} #{topic} #{Digest::SHA256.hexdigest(texts.join("\n"))[0, 16]}" }
+    end
+    whole + short
   end
 end
