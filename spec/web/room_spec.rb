@@ -49,6 +49,22 @@ RSpec.describe "the room", :web do
     expect(facts["notes"].map { |note| note["text"] }).to eq(["the lift"])
   end
 
+  it "takes nothing back that was said at another rehearsal" do
+    where = { link: piece.links.order(:position).first.id, row: 1, twelfths: 0 }
+    said = [here(dancers[0], "present", 1), entry("step", 2, step: "begin"), entry("pass", 3, from: 1, to: 1, row: 1),
+            entry("run", 4, run_kind: "marked", to: piece.links.order(:position).last.id, **where),
+            entry("run_step", 5, run: key(4), step: "stop", **where),
+            entry("trouble", 6, run: key(4), name: "here", **where),
+            entry("note", 7, note: "promise", about: "piece", text: "again")]
+    expect(send_entries(*said).uniq).to eq ["stored"]
+    other = studio.rehearsals.order(:date).second
+    other.update!(date: rehearsal.date - 1)
+    back = said.map.with_index { |one, i| entry("undo", 20 + i, of: one[:client], was: one[:kind]) }
+    send_json "/rehearsals/#{other.id}/entries", { entries: back }
+    expect(JSON.parse(last_response.body)["entries"].map { |each| each["status"] }.uniq).to eq ["refused"]
+    expect([states.values, facts["passes"].values, facts["run"]["client"]]).to eq [["present"], [1], key(4)]
+  end
+
   it "tells the room who was named to step in for whom" do
     piece.understudies.create!(studio_id: studio.id, person_id: dancers[2].id, covers_person_id: dancers[0].id,
                                created_at: NOW)
