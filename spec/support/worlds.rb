@@ -17,10 +17,11 @@ class World
 
   # {what is asked => [text, …]}
   def told
-    @told ||= { "music" => music, "lines" => lines, "joins" => joins, "coverage" => coverage, "ready" => ready,
-                "chains" => chains, "catching up" => catching_up, "holes" => holes, "sharing" => sharing,
-                "evening" => evening, "runs" => runs, "memory" => memory, "floor" => floor, "score" => score,
-                "check" => check }
+    @told ||= {
+      "items" => things, "music" => music, "lines" => lines, "joins" => joins, "coverage" => coverage, "ready" => ready,
+      "chains" => chains, "catching up" => catching_up, "holes" => holes, "sharing" => sharing, "evening" => evening,
+      "runs" => runs, "memory" => memory, "floor" => floor, "score" => score, "check" => check
+    }
   end
 
   # Anything as one line of text: what it is made of, without the things it only points at.
@@ -96,6 +97,12 @@ class World
       cells = items.all.flat_map { |item| items.dancers(item).map { |who| [who, item.key] } }
       progress_of(cells.to_h { |cell| [cell, pick([0, 1, 2, 3, 3, 4, 5])] })
     end
+  end
+
+  def things
+    of_links = (1..order.links.size).map { |index| [items.of_link(index), items.of_join(index), items.in_link(index)] }
+    of_items = items.all.map { |item| [item, item.key, items.dancers(item), items.section_of(item)] }
+    plain(of_items) + plain(of_links)
   end
 
   def music = plain(Core::Piece::MusicFit.new(piece).findings)

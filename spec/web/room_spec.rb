@@ -65,6 +65,16 @@ RSpec.describe "the room", :web do
     expect([states.values, facts["passes"].values, facts["run"]["client"]]).to eq [["present"], [1], key(4)]
   end
 
+  it "sends a newcomer home who was added by mistake: archived, in no piece and no group any more" do
+    group = piece.groups.first || piece.groups.create!(studio_id: studio.id, name: "Birds", number: 1)
+    expect(send_entries(entry("newcomer", 1, name: "New One", group: group.id.to_s))).to eq ["stored"]
+    newly = studio.people.find_by!(name: "New One")
+    expect([piece.castings.exists?(person: newly), group.group_members.exists?(person: newly)]).to eq [true, true]
+    expect(send_entries(entry("undo", 2, of: key(1), was: "newcomer"))).to eq ["stored"]
+    expect([piece.castings.exists?(person: newly), group.group_members.exists?(person: newly)]).to eq [false, false]
+    expect(newly.reload.archived_at).to be_present
+  end
+
   it "tells the room who was named to step in for whom" do
     piece.understudies.create!(studio_id: studio.id, person_id: dancers[2].id, covers_person_id: dancers[0].id,
                                created_at: NOW)
