@@ -75,6 +75,15 @@ RSpec.describe "the room", :web do
     expect(newly.reload.archived_at).to be_present
   end
 
+  it "takes back the ticks of one key, and none of a key that begins like it" do
+    both = %w[tick00000001 tick000000012].each_with_index.map do |client, i|
+      entry("tick", 1, cells: "#{dancers[i].id}:#{item}", rung: "3").merge(client:)
+    end
+    expect(send_entries(*both)).to eq %w[stored stored]
+    expect(send_entries(entry("undo", 9, of: "tick00000001", was: "tick"))).to eq ["stored"]
+    expect(dancers.first(2).map { |person| rung(person) }).to eq [0, 3]
+  end
+
   it "tells the room who was named to step in for whom" do
     piece.understudies.create!(studio_id: studio.id, person_id: dancers[2].id, covers_person_id: dancers[0].id,
                                created_at: NOW)
