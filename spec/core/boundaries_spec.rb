@@ -72,4 +72,16 @@ RSpec.describe Core do
     gap = Core::Learning::Forecast.new(cell, [today], today:, ends: today + 30).gap
     expect([gap.since, gap.rusty, gap.until]).to eq [today - 8, today + 3, today + 30]
   end
+
+  it "has the top of the ladder at its last rung, and counts as learned from a rung on it" do
+    ladder = Core::Learning::Ladder.new(rungs: %w[no shown done], learned_from: 2)
+    expect([ladder.top, ladder.learned?(1), ladder.learned?(2)]).to eq [2, false, true]
+    expect { Core::Learning::Ladder.new(rungs: %w[no shown done], learned_from: 3) }.to raise_error(Core::ValueError)
+  end
+
+  it "says how far a section is written: up to its last eight with words" do
+    written = ->(*texts) { section(1).with(rows: texts.map { |text| Core::Piece::Row.new(counts: 8, text:) }).written }
+    expect([written.call("step R", "", "step L", " "), written.call("step R"), written.call("", ""), written.call])
+      .to eq [3, 1, 0, 0]
+  end
 end

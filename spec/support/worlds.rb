@@ -20,7 +20,8 @@ class World
     @told ||= {
       "items" => things, "music" => music, "lines" => lines, "joins" => joins, "coverage" => coverage, "ready" => ready,
       "chains" => chains, "catching up" => catching_up, "holes" => holes, "sharing" => sharing, "evening" => evening,
-      "runs" => runs, "memory" => memory, "floor" => floor, "score" => score, "check" => check
+      "runs" => runs, "memory" => memory, "floor" => floor, "score" => score, "check" => check,
+      "a new cut" => new_cut
     }
   end
 
@@ -110,7 +111,8 @@ class World
 
   def joins
     Core::Joins::Review.new(piece, danced:).joins.flat_map do |held|
-      ["#{held.join.key} #{held.verdict}", *held.findings.map do |finding|
+      agreed = Core::Joins::Agreement.of(held.seam)
+      ["#{held.join.key} #{held.verdict} #{agreed.leaving} #{agreed.entering}", *held.findings.map do |finding|
         mends = finding.mends.map { |mend| Core::Joins::MendWriter.new(piece, say: SAY).text(mend) }
         "  #{[finding.verdict, finding.state, finding.counts, *mends].join(' | ')}"
       end]
@@ -216,6 +218,11 @@ class World
       calls = each.counts.map { |count| "#{count.called}#{'!' if count.first}" }.join(" ")
       "#{each.name} #{calls} | #{World.plain(each.cues)} | #{World.plain(each.lanes)} | #{each.ends.round(3)}"
     end
+  end
+
+  def new_cut
+    track = Core::Music::Track.new(tempo: [[1, 112], [60, 118]], first_count_seconds: 2.5, length_seconds: 110)
+    plain(Core::Piece::NewCut.new(piece, track).shifts)
   end
 
   def check

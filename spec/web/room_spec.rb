@@ -84,6 +84,16 @@ RSpec.describe "the room", :web do
     expect(dancers.first(2).map { |person| rung(person) }).to eq [0, 3]
   end
 
+  it "takes in what a device kept for a week, nothing of a rehearsal to come, and sixty things at once" do
+    { 7 => "stored", 8 => "refused", 0 => "stored", -1 => "refused" }.each_with_index do |(days, status), i|
+      rehearsal.update_columns(date: local.to_date - days)
+      expect(send_entries(here(dancers[0], "present", 40 + i))).to eq([status]), "#{days} days ago"
+    end
+    rehearsal.update_columns(date: local.to_date)
+    many = Array.new(61) { |i| here(dancers[i % 4], "present", 100 + i) }
+    expect(send_entries(*many).size).to eq 60
+  end
+
   it "tells the room who was named to step in for whom" do
     piece.understudies.create!(studio_id: studio.id, person_id: dancers[2].id, covers_person_id: dancers[0].id,
                                created_at: NOW)
