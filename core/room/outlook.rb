@@ -31,12 +31,11 @@ module Core
 
       def outcome(line, minute)
         after = @timetable.after(*begun(line), step(line, "end", minute), now: minute)
-        ahead = after.lines.select { |each| each.state != :done && each.state != :dropped }
         Outcome.new(
           minute:,
           starts: after.starts,
           off: after.off.to_h { |each| [each.slot.id, each.lost] },
-          clash: ahead.select(&:clash).map { |each| each.slot.id },
+          clash: after.lines.select(&:clash).map { |each| each.slot.id },
           cuts: ReCuts.new(after).all
         )
       end

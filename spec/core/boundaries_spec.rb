@@ -84,4 +84,16 @@ RSpec.describe Core do
     expect([written.call("step R", "", "step L", " "), written.call("step R"), written.call("", ""), written.call])
       .to eq [3, 1, 0, 0]
   end
+
+  it "words none, one and several" do
+    yaml = "en:\n  a: { zero: none, one: one, other: \"%{count}\" }\n  b: { one: one, other: many }"
+    words = Formats::Phrases.new(yaml)
+    expect([0, 1, 2].map { |count| words.say("a", count:) }).to eq %w[none one 2]
+    expect([0, 1, 2].map { |count| words.say("b", count:) }).to eq %w[many one many]
+  end
+
+  it "tells those of a roster who are new from those who are there" do
+    read = Formats::Roster.parse("Ada\nBram\nCleo", known_people: ["bram"])
+    expect([read.fresh, read.known].map { |people| people.map(&:name) }).to eq [%w[Ada Cleo], %w[Bram]]
+  end
 end
