@@ -63,8 +63,10 @@ module Snapshots
       World.new(seed).told.flat_map { |topic, texts| texts.map { |text| "#{seed} #{topic}: #{text}".tr("\n", " ") } }
     end
     short = DIGESTED.flat_map do |seed|
-      World.new(seed).told.map { |topic, texts| "#{seed} #{topic} #{Digest::SHA256.hexdigest(texts.join("\n"))[0, 16]}" }
+      World.new(seed).told.map { |topic, texts| "#{seed} #{topic} #{digest(texts)}" }
     end
     whole + short
   end
+
+  def digest(texts) = Digest::SHA256.hexdigest(texts.join("\n"))[0, 16]
 end

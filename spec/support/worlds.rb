@@ -186,8 +186,8 @@ class World
     middle = @random.rand(20..(last - 10))
     troubles = Array.new(@random.rand(1..4)) do |i|
       Core::Running::Trouble.new(
-        id: (index * 10) + i, count: Rational(@random.rand(2..(last - 1))), kind: pick([nil, *Core::Running::Trouble::KINDS]),
-        people: chance(0.5) ? [pick(PEOPLE)] : []
+        id: (index * 10) + i, count: Rational(@random.rand(2..(last - 1))),
+        kind: pick([nil, *Core::Running::Trouble::KINDS]), people: chance(0.5) ? [pick(PEOPLE)] : []
       )
     end
     Core::Running::Run.new(
