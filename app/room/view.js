@@ -27,7 +27,8 @@ export const View = {
   },
 
   // from: the minute before which it does not begin by itself; told: the one for which its people were told to come.
-  line([slot, start, finish, state, lost, begun, minutes, from, told]) {
+  // What a device kept from before these were said has neither.
+  line([slot, start, finish, state, lost, begun, minutes, from = start, told = start]) {
     return { slot, start, finish, state, lost, begun, minutes, from, told, ended: state === "done" };
   },
 

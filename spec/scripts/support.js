@@ -1,5 +1,9 @@
 // What a page has and node has not: a storage, and a server that answers as it is told.
+import { webcrypto } from "node:crypto";
 import { readFileSync } from "node:fs";
+
+// Debian 12 has a node that does not hand it out by itself.
+globalThis.crypto ??= webcrypto;
 
 export const cases = name => JSON.parse(readFileSync(new URL(`../corpus/${name}.json`, import.meta.url), "utf8"));
 

@@ -40,6 +40,11 @@ test("what was sent and is taken back goes from what the server said", () => {
   ["here", "pass", "note"].forEach(was => assert.equal(of(was, { person: "7", slot: 1 }).stale, false, was));
 });
 
+test("facts that a device kept from before lines said from when they may begin are laid as they were", () => {
+  const lines = facts().lines.map(line => line.slice(0, 7));
+  assert.deepEqual(seen([], { lines }).lines.map(line => [line.start, line.finish]), [[1080, 1100], [1100, 1130]]);
+});
+
 test("a tick lifts and never lowers, a newcomer's too once they have a number", () => {
   const tick = (client, rung, person = "7") => said("tick", client, { cells: `${person}:s4`, rung });
   assert.equal(seen([tick("a", "3"), tick("b", "2")]).cells.s4[7], 3);

@@ -9,8 +9,8 @@ module Core
 
         attr_reader :draft, :clauses
 
-        # lines: [[number, text], …]; later: names that sections have anywhere in the list; bare: numbers without a unit
-        # that stand in it; bpm: beats a minute, or nil.
+        # lines: [[number, text], …]; later: names that sections have anywhere in the list; bare: numbers without a
+        # unit that stand in it; bpm: beats a minute, or nil.
         def initialize(lines, staff:, lengths:, later: [], bare: [], bpm: nil)
           numbered = numbered?(lines.map(&:last))
           @lines = lines.map { |number, text| Line.new(number, text, numbered:) }
