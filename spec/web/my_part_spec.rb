@@ -71,6 +71,18 @@ RSpec.describe "my part", :web do
     expect(get("/pieces/#{piece.id}/runs").body).to include("remembered it")
   end
 
+  it "takes a report in once under its key, though a teacher has answered since" do
+    studio.update!(settings: { "self_reports" => true })
+    said = { "piece" => piece.id.to_s, "item" => "s#{section.id}", "rung" => "4", "client" => "abcdefghijk1" }
+    send_form "#{mine}/reports", said
+    answer = { "cells" => ["#{ada.id}:s#{section.id}"], "rung" => 2 }
+    App::Learning::Actions::RecordTicks.new(piece, director, answer, NOW.to_date).run
+    send_form "#{mine}/reports", said
+    expect(piece.ledger_entries.where(kind: "self_reported").count).to eq 1
+    send_form "#{mine}/reports", said.merge("client" => "abcdefghijk2")
+    expect(piece.ledger_entries.where(kind: "self_reported").count).to eq 2
+  end
+
   it "lets a guardian say when a minor is away, read every word to them, and tick nothing; each link ends apart" do
     studio.update!(settings: { "self_reports" => true })
     guardian = "/my/#{private_link('guardian')}"
