@@ -8,7 +8,9 @@ module StudioQueries
   ACROSS = {
     "/app/demo/" => "the demo builds its studio from nothing", "/app/jobs/" => "the worker is told the studio's number",
     "/app/health/" => "counts for whoever runs the machine", "/app/doors/" => "nobody is known there yet",
-    "/app/reading/season_snapshots.rb" => "reads the studio it was given once more"
+    "/app/reading/season_snapshots.rb" => "reads the studio it was given once more",
+    "/app/reading/forgetting.rb" => "a process looks at the counters of the studios it holds",
+    "/records/ask.rb" => "whose turn it is, among all that wait"
   }.freeze
   # A row that is asked for by Active Record for one at hand.
   AT_HAND = %r{active_record/(?:associations|reflection|relation/batches/preload|persistence|locking)}

@@ -6,8 +6,7 @@ require "browser_helper"
 RSpec.describe "deciding in the demo", :browser do
   before do
     App::Demo::Builder.new(NOW).run
-    visit "/sign-in"
-    click_button "Ilse Harrow"
+    walk_in "Ilse Harrow"
   end
 
   let(:studio) { Records::Studio.find_by!(demo: true) }
@@ -47,8 +46,7 @@ RSpec.describe "deciding in the demo", :browser do
 
   it "leaves another's section to its teacher, who may still agree it in the room" do
     Capybara.reset_sessions!
-    visit "/sign-in"
-    click_button "Odalys Venn"
+    walk_in "Odalys Venn"
     visit "#{path}/joins/6/mend?state=weight&n=0"
     expect(page).to have_text("Only Kwabena Thorpe or a director changes this section").and have_no_button("Do it")
     visit "#{path}/joins/6"

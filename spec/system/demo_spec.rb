@@ -10,8 +10,7 @@ RSpec.describe "the demo", :browser do
   let(:wings) { studio.pieces.find_by!(title: App::Demo::World::WINGS) }
 
   it "opens by a door, and shows a season half way" do
-    visit "/sign-in"
-    click_button "Ilse Harrow"
+    walk_in "Ilse Harrow"
     expect(page).to have_text("Ninety Thousand Wings").and have_text("Market Day").and have_text("Archived (1)")
     expect(page).to have_text("Rain Break is written but has no place in the order")
     click_link "Ninety Thousand Wings", exact: true
@@ -34,8 +33,7 @@ RSpec.describe "the demo", :browser do
   end
 
   it "lets a choreographer save an own section and only look at another's" do
-    visit "/sign-in"
-    click_button "Odalys Venn"
+    walk_in "Odalys Venn"
     visit "/pieces/#{wings.id}/sections/#{wings.sections.find_by!(name: 'Drift').id}"
     fill_in "Notes", with: "Eyes down until the last ten."
     click_button "Save"
@@ -45,8 +43,7 @@ RSpec.describe "the demo", :browser do
   end
 
   it "proposes two share-outs, lets a cut be moved by key, and takes one" do
-    visit "/sign-in"
-    click_button "Ilse Harrow"
+    walk_in "Ilse Harrow"
     by = studio.people.choreographers.ids
     visit "/pieces/#{wings.id}/sharing?cuts=0-2-4-6&by=#{by.join('-')}"
     expect(page).to have_text("Even minutes").and have_text("Fewest handovers").and have_text("Your cut")
@@ -60,7 +57,7 @@ RSpec.describe "the demo", :browser do
   it "has nothing serious to say about any screen" do
     visit "/sign-in"
     faults = check("/sign-in")
-    click_button "Ilse Harrow"
+    walk_in "Ilse Harrow"
     ask_for_plans
     faults += screens.flat_map { |path| check(path) }
     expect(faults.join("\n")).to eq ""

@@ -66,6 +66,7 @@ RSpec.describe "between studio and home", :browser do
     select "praise", from: "Kind"
     click_button "Keep the note"
     click_button "Given: lovely, quiet landings"
+    expect(page).to have_no_button("Given: lovely, quiet landings")
     visit guardian
     expect(page).to have_text("lovely, quiet landings")
     visit own
@@ -94,6 +95,7 @@ RSpec.describe "between studio and home", :browser do
     visit "/pieces/#{piece.id}/clips"
     find("#consents details", text: "One guardian said yes").find("summary").click
     click_button "Withdrawn: Ada Test"
+    expect(page).to have_text("The yes for Ada Test is withdrawn")
     visit "/pieces/#{piece.id}/clips/#{clip.id}"
     expect(page).to have_no_css("video").and have_text("Not shown: no yes (any more) for Ada Test.")
     click_button "Take the clip away for good"

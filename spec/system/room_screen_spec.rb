@@ -35,8 +35,7 @@ RSpec.describe "the room's screen", :browser do
     before do
       App::Demo::Builder.new(NOW).run
       App::Shared::Clock.frozen_at = NOW + (65 * 60)
-      visit "/sign-in"
-      click_button "Ilse Harrow"
+      walk_in "Ilse Harrow"
       go_to_the_room(Records::Studio.find_by!(demo: true).rehearsals.standing.find_by!(date: NOW.to_date))
     end
 

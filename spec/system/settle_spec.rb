@@ -32,6 +32,7 @@ RSpec.describe "to settle, in the browser", :browser do
     click_button "Undo"
     expect(page).to have_text(asked)
     click_button "see it in the room", match: :first
+    expect(page).to have_text("It stands on the call sheet.")
     visit "/"
     expect(page).to have_no_text("weathervane")
   end

@@ -66,6 +66,7 @@ RSpec.describe "joins and the floor in the browser", :browser do
     visit "/pieces/#{piece.id}/spacing"
     find("summary", text: "Make it from a pattern").click if page.has_no_button?("Place them", wait: 0)
     click_button "Place them"
+    expect(page).to have_css(".spot", count: 3)
     visit "/pieces/#{piece.id}/spacing?moment=exit"
     find("summary", text: "Make it from a pattern").click if page.has_no_button?("Place them", wait: 0)
     fill_in "across, m", with: "3"
