@@ -120,7 +120,7 @@ RSpec.describe Core::Planning do
       table = Core::Planning::Table.new(frame)
       a, b = %w[a b].map { |id| frame.job(id) }
       table.put(b, 0, 10, 8, 0)
-      expect((0..6).select { |start| table.bearable?(a, 0, start, 4) }).to eq [3, 4, 5]
+      expect((0..6).select { |start| table.bearable?(a.people, 0, start, 4) }).to eq [3, 4, 5]
       expect(Core::Planning::Stretches.new(table.busy(0), rest: 1, most: 40).allow?(a.people, 0, 4)).to be true
     end
   end

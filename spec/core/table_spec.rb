@@ -105,12 +105,9 @@ RSpec.describe Core::Planning::Table do
     other = described_class.new(Core::Planning::IndexedProblem.new(strict))
     a, b = %w[a b].map { |id| other.frame.job(id) }
     other.put(a, 0, 2, 4, 0)
-    expect([other.bearable?(b, 0, 6, 3), other.bearable?(b, 0, 7, 3)]).to eq [false, true]
+    expect([other.bearable?(b.people, 0, 6, 3), other.bearable?(b.people, 0, 7, 3)]).to eq [false, true]
     other.put(b, 0, 7, 3, 0)
-    expect([other.bearable?(other.frame.job("c"), 0, 0, 2), other.bearable?(other.frame.job("c"), 1, 0, 2)]).to eq [
-      false,
-      true
-    ]
+    expect([0, 1].map { |window| other.bearable?(other.frame.job("c").people, window, 0, 2) }).to eq [false, true]
   end
 
   it "caps what is new for each dancer in a rehearsal" do
@@ -126,7 +123,8 @@ RSpec.describe Core::Planning::Table do
     it "is what the block adds to the cost, start by start" do
       put("a", 0, 4, 1)
       all = described_class.runs(table.free(job("b"), 0), 3)
-      told = Core::Planning::Price.new(table, job("b"), 0, 3).order(all).to_h { |price, start| [start, price] }
+      added = Core::Planning::AddedCost.new(frame, table.evenings.first, job("b").people, 3)
+      told = Core::Values::Bits.to_a(all).to_h { |start| [start, added.at(start)] }
       before = table.cost
       told.each do |start, price|
         put("b", 0, start)
@@ -153,7 +151,7 @@ RSpec.describe Core::Planning::Table do
 
     it "puts a job early, or where it costs least" do
       places.early(job("a"), [0, 4096 + 12])
-      expect(table.blocks[job("a").at].map(&:to_a)).to eq [[0, 2, 4, 1]]
+      expect(table.blocks[job("a").at].map { |each| each.to_a[1, 4] }).to eq [[0, 2, 4, 1]]
       places.cheap(job("b"), [0, 4096 + 12])
       expect(table.blocks[job("b").at].first.then { |block| [block.window, block.start] }).to eq [0, 6]
       expect(places.early(job("run"), [0, 3])).to be false

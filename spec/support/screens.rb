@@ -26,7 +26,7 @@ Capybara.register_driver(:chromium) do |app|
     app,
     browser_options: FLAGS.dup,
     process_timeout: 60,
-    timeout: 20,
+    timeout: 60,
     window_size: [1280, 800],
     js_errors: true,
     extensions: [File.expand_path("violations.js", __dir__)]

@@ -51,7 +51,7 @@ module Core
         start = block.start - steps
         wanted = ((1 << block.steps) - 1) << start
         unless @table.free(job, block.window).allbits?(wanted) && @table.room_free?(block.window, block.room, wanted) &&
-            @table.bearable?(job, block.window, start, block.steps)
+            @table.bearable?(block.people, block.window, start, block.steps)
           return
         end
 

@@ -6,11 +6,9 @@ module Core
     # and cool-down once a rehearsal, and warming up again. Everybody's day is counted at once (Values::Tallies); only
     # those who come near their limit are counted one by one, with the block that is to be added.
     class DayLimits
-      # work: per window and step, the set of people at work on anything.
-      def initialize(table, work)
+      def initialize(table)
         @table = table
         @frame = table.frame
-        @work = work
         @warmth = Warmth.of(@frame.rewarm)
         @again = @warmth ? @warmth.again : 0
         @groups = @frame.dates.uniq.to_h { |date| [date, groups(date)] }
@@ -28,13 +26,13 @@ module Core
         @over.delete(date)
       end
 
-      # Whether everybody of a job may also work on so many steps from a start.
-      def allow?(job, window, start, steps)
+      # Whether all these people (a set) may also work on so many steps from a start.
+      def allow?(whom, window, start, steps)
         date = @frame.dates[window]
-        return true if job.people.nobits?(@limited[date])
+        return true if whom.nobits?(@limited[date])
 
         @groups[date].none? do |most, people|
-          close = job.people & people & over(date, most - steps - @frame.around - @again)
+          close = whom & people & over(date, most - steps - @frame.around - @again)
           close.positive? &&
             Values::Bits.to_a(close).any? { |bit| amount(date, bit, window, start...(start + steps)) > most }
         end
@@ -69,7 +67,7 @@ module Core
         @table.busy(window).each { |own| sum.add(own, 1) unless own.zero? }
         return unless @warmth
 
-        @warmth.cold_at_each(@work[window]).each do |cold|
+        @warmth.cold_at_each(@table.work(window)).each do |cold|
           dancing = cold & @frame.dancing
           sum.add(dancing, @again) unless dancing.zero?
         end
@@ -90,7 +88,7 @@ module Core
       def warmed_again(window, bit, more)
         return 0 if @warmth.nil? || @frame.dancing[bit].zero?
 
-        at = @work[window].each_index.select { |step| @work[window][step][bit] == 1 || more&.cover?(step) }
+        at = @table.work(window).each_index.select { |step| @table.work(window)[step][bit] == 1 || more&.cover?(step) }
         @again * @warmth.cold_steps(at)
       end
     end

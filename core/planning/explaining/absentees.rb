@@ -23,7 +23,7 @@ module Core
       private
 
       def gone(job)
-        people = Values::Bits.to_a(job.people).map { |bit| @indexed.people[bit] }
+        people = Values::Bits.to_a(job.must).map { |bit| @indexed.people[bit] }
         people.select { |who| @own.key?(who) && @windows.none? { |window| here?(who, window) } }
       end
 

@@ -36,8 +36,8 @@ module Core
       def too_small
         most = @windows.flat_map(&:rooms).map(&:last).max || 0
         lost
-          .select { |job| job.size > most }
-          .map { |job| Reason.new(type: :room, need: job.size, have: most, tasks: [job.id], unit: :people) }
+          .select { |job| job.least_size > most }
+          .map { |job| Reason.new(type: :room, need: job.least_size, have: most, tasks: [job.id], unit: :people) }
       end
 
       # Blocks with somebody who uses wheels, where every room that holds them is reached by steps.
@@ -82,7 +82,7 @@ module Core
       end
 
       def missing(job, window)
-        gone = @indexed.away[window].reduce(0, :|) & job.people
+        gone = @indexed.away[window].reduce(0, :|) & job.must
         Values::Bits.to_a(gone).map { |bit| @indexed.people[bit] }
       end
 
@@ -102,7 +102,7 @@ module Core
       # Who is asked for most of the time they have: nobody else can be short.
       def busiest
         need = Hash.new(0)
-        jobs.each { |job| Values::Bits.to_a(job.people).each { |bit| need[bit] += job.steps } }
+        jobs.each { |job| Values::Bits.to_a(job.must).each { |bit| need[bit] += job.steps } }
         need.keys.select { |bit| need[bit] > 0.5 * have(bit) }.max_by(60) { |bit| need[bit].fdiv([have(bit), 1].max) }
       end
 
@@ -112,7 +112,7 @@ module Core
         who = @indexed.people[bit]
         type = @problem.choreographers.include?(who) ? :choreographer : :dancer
         @bottleneck.of(
-          jobs.select { |job| job.people[bit] == 1 },
+          jobs.select { |job| job.must[bit] == 1 },
           ->(window) { @indexed.away[window].count { |gone| gone[bit].zero? } },
           type,
           [who]
@@ -162,8 +162,8 @@ module Core
       def clique
         chosen =
           jobs
-            .sort_by { |job| [-Values::Bits.count(job.people), -job.steps, job.at] }
-            .each_with_object([]) { |job, kept| kept << job if kept.all? { |other| other.people.anybits?(job.people) } }
+            .sort_by { |job| [-Values::Bits.count(job.must), -job.steps, job.at] }
+            .each_with_object([]) { |job, kept| kept << job if kept.all? { |other| other.must.anybits?(job.must) } }
         need = chosen.sum(&:steps)
         have = @indexed.steps.sum
         if need > have

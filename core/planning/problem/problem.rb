@@ -13,14 +13,20 @@ module Core
     # and today's; lately: [Task] that were new in the last rehearsal behind us, with those who were there. plan:
     # placements of an earlier plan; pinned: those of them that stay where they are ([Placement]). availability: an
     # Availability that says who could come to a rehearsal that is not there yet; nil where everybody could. stepped:
-    # ids of rooms that are only reached by steps; wheels: ids of dancers who cannot go there.
+    # ids of rooms that are only reached by steps; wheels: ids of dancers who cannot go there. pieces: [{id:, order:}],
+    # order 1 goes first where not everything fits; aims: [{task:, date:}] in order of date; minors: ids; on_end: {who
+    # => minutes} for those who rest sooner than others; refused: {room id => [lift, jump, full_out]} that a room does
+    # not take; sites: {room id => its site}, with between_sites minutes from one to another; warm_up, re_warm_after,
+    # cool_down: minutes of those that the plan makes itself, around its windows, or nil.
     class Problem < Values::Value.of(
       :windows, :tasks, grid: 5, min_part: 15, max_part: 60, max_continuous: 55, break_minutes: 5,
                         trip_cost: 30, dancers: [].freeze, choreographers: [].freeze, unavailable: [].freeze,
                         limits: [].freeze, show_date: nil, target_window: nil, plan: [].freeze, done: {}.freeze,
                         now: nil, most_new_eights: nil, rests: [].freeze, pinned: [].freeze, rewarm: nil,
                         frame_minutes: 0, recap: 0, to_music: 0, lately: [].freeze, availability: nil,
-                        stepped: [].freeze, wheels: [].freeze
+                        stepped: [].freeze, wheels: [].freeze, pieces: [].freeze, aims: [].freeze,
+                        minors: [].freeze, on_end: {}.freeze, refused: {}.freeze, sites: {}.freeze,
+                        between_sites: 0, warm_up: 0, re_warm_after: nil, cool_down: 0
     )
       # Ids of everybody a task may ask for.
       def people = dancers | choreographers

@@ -5,16 +5,27 @@ module Core
     # Something to rehearse. dancers, choreographers: ids of everybody who must be there the whole time.
     # after: not before the end of these; after_window: in a strictly later rehearsal. A task with split may be
     # spread over rehearsals, one part in each. eights: new material it holds, for the cap on each rehearsal;
-    # from_eight: the eight its first lesson begins with.
+    # from_eight: the eight its first lesson begins with. may: those of its dancers who can miss it, of whom `enough`
+    # are to come, and so many of each of its groups: [{people:, enough:}]; leads: [{people:, price:}], of whom one set
+    # leads it (price in person-minutes), instead of choreographers; piece: id of its piece; full_out: danced with all
+    # one has; cast: "A" or "B"; needs: what a room has to allow, of lift and jump.
     class Task < Values::Value.of(
       :id, :kind, :minutes, split: false, dancers: [].freeze, choreographers: [].freeze,
                             sections: [].freeze, after: [].freeze, after_window: [].freeze, links: nil, title: nil,
-                            eights: 0, from_eight: 1
+                            eights: 0, from_eight: 1,
+                            may: [].freeze, enough: 0, groups: [].freeze, leads: [].freeze, piece: nil,
+                            full_out: false, cast: nil, needs: [].freeze
     )
       KINDS = %w[make learn difference join place chain clean run review catchup].freeze
 
-      # Ids of everybody it needs.
+      # Ids of everybody it asks for, whoever leads it aside where there is a choice.
       def people = dancers | choreographers
+
+      # Ids of those without whom it is not done.
+      def must = people - may
+
+      # What a room has to allow.
+      def marks = full_out ? [*needs, "full_out"] : needs
 
       # Ids of the tasks it waits for, in the same rehearsal or an earlier one.
       def before = after | after_window

@@ -5,8 +5,8 @@ require "date"
 module Core
   module Planning
     # One rehearsal's usable time: a date (ISO text), start and end in minutes of the day, rooms as
-    # [[id, capacity], …].
-    class Window < Values::Value.of(:id, :date, :start, :finish, rooms: [].freeze)
+    # [[id, capacity], …]; kind: rehearsal, technical, dress, photo or show; no_new: nothing new is set in it.
+    class Window < Values::Value.of(:id, :date, :start, :finish, rooms: [].freeze, kind: "rehearsal", no_new: false)
       # The date as a day number.
       attr_reader :day
 

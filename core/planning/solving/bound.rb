@@ -3,7 +3,7 @@
 module Core
   module Planning
     # The earliest window in which the last run can lie, whatever the plan: from what waits for what, and from the
-    # minutes that each person, and the new material each dancer, has before it. A relaxation: nothing earlier is
+    # minutes that each person who must be there, and the new material each of them, has before it. A relaxation: nothing earlier is
     # possible.
     class Bound
       def initialize(frame)
@@ -58,8 +58,8 @@ module Core
       # All a person has to do up to a job must fit before it.
       def by_minutes(job)
         before = ancestors(job)
-        Values::Bits.to_a(job.people).map do |bit|
-          need = before.sum { |i| @frame.jobs[i].people[bit] == 1 ? @frame.jobs[i].steps : 0 }
+        Values::Bits.to_a(job.must).map do |bit|
+          need = before.sum { |i| @frame.jobs[i].must[bit] == 1 ? @frame.jobs[i].steps : 0 }
           have(bit).index { |steps| steps >= need } || @size
         end.max || 0
       end
@@ -91,7 +91,8 @@ module Core
 
         eights = Hash.new(0.0)
         ancestors(job).each do |i|
-          @frame.jobs[i].fresh.each { |who| eights[who] += @frame.jobs[i].rate * @frame.jobs[i].steps }
+          job = @frame.jobs[i]
+          job.fresh.each { |who| eights[who] += job.rate * job.steps if job.must[who] == 1 }
         end
         eights.map { |who, total| nth_window(who, ((total / @frame.cap) - 1e-6).ceil - alone_allowance) }.max || 0
       end

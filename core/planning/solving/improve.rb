@@ -2,10 +2,17 @@
 
 module Core
   module Planning
-    # Ruin and recreate (Schrimpf and others 2000): some jobs are taken out of a table and put in again where they cost
-    # least; the result is kept when it is better, or not much worse early on. Seeded, limited by iterations.
+    # Ruin and recreate (Schrimpf and others 2000) under simulated annealing: a few jobs are taken out of a table and put
+    # in again where they cost least, with a little noise; the result is kept when it is better, or not much worse, and
+    # ever less so. Seeded, limited by how often a place was looked for.
     class Improve
-      RUINS = %i[windows related scattered worst].freeze
+      # Of the cost, what a step may be worse at first.
+      HEAT = 0.06
+      # How often a job may go back into the window it was taken from.
+      BACK = 0.15
+
+      # How often a job may also go between others that move up for it.
+      SQUEEZED = 0.5
 
       # last: the last window for runs; fixed: ids of jobs that stay where they are; stop: asked now and then, true ends
       # it.
@@ -16,137 +23,134 @@ module Core
         @last = last
         @score = score
         @free = @frame.jobs.reject { |job| fixed.include?(job.id) }
+        @ruin = Ruin.new(table, @free, random)
         @places = Places.new(table)
+        @squeeze = Squeeze.new(table, @places, (@frame.jobs - @free).to_h { |job| [job.at, true] })
         @construct = Construct.new(@frame)
         @stop = stop
-        @order = @frame.in_order.each_with_index.to_h { |job, i| [job.at, i] }
       end
 
-      # How many iterations were made. until_placed: ends as soon as everything has its place.
-      def run(iterations, until_placed: false, early: false)
+      # How often a place was looked for. until_placed: ends as soon as everything has its place; early: places are
+      # filled from the front.
+      def run(budget, until_placed: false, early: false)
         return 0 if @free.empty?
 
         @early = early
-        now = best = @score.of(@table)
-        kept = snapshot
-        made = iterations.times do |i|
-          break i if (until_placed && @table.unplaced.zero?) || (i.nobits?(7) && @stop.call)
+        @now = @best = @score.of(@table)
+        @kept = @table.state
+        steps = made = 0
+        while made < budget
+          break if (until_placed && @table.unplaced.zero?) || (steps.nobits?(15) && @stop.call)
 
-          now, best, kept = step(now, best, kept, heat(i, iterations, best))
+          step(1 - made.fdiv(budget))
+          steps += 1
+          made = @places.tried + steps
         end
-        restore(kept)
+        @table.restore(@kept)
         made
       end
 
       private
 
-      def heat(at, iterations, best) = (best % Score::PLACED) * 0.012 * (1 - at.fdiv(iterations))
-
-      def step(now, best, kept, heat)
-        undo = ruin
-        recreate(undo.keys)
+      def step(left)
+        heat = (@best % Score::PLACED) * HEAT * left * left
+        before = @table.state
+        jobs = ruin(heat)
         score = @score.of(@table)
-        if score > now + (heat * @random.rand) || ahead?(undo.keys) || unsound?(undo)
-          return [now, best, kept].tap { put_back(undo) }
-        end
-        return [score, best, kept] if score >= best
+        return @table.restore(before) unless accepted?(score, heat) && !ahead?(jobs) && !unsound?(before)
 
-        [score, score, snapshot]
+        @now = score
+        @best, @kept = score, @table.state if score < @best
       end
 
-      # Takes some jobs out: {job => its blocks}.
-      def ruin
-        @touched = send(RUINS[@random.rand(RUINS.size)]).uniq
-        @touched.to_h { |job| [job, @table.take(job)] }
+      # Kept by chance when it is worse (Kirkpatrick and others 1983).
+      def accepted?(score, heat)
+        score <= @now || (heat.positive? && score - @now < -Math.log(1 - @random.rand) * heat * 0.5)
       end
 
-      # Whether somebody has become cold where a job was taken out.
-      def unsound?(undo) = undo.any? { |job, blocks| blocks.any? { |block| !@table.sound?(job.people, block.window) } }
-
-      # Whether something stands that waits for a job which found no place again.
-      def ahead?(jobs)
-        jobs.any? { |job| !@table.placed?(job) && (job.before + job.before_window).any? { |i| @table.blocks[i].any? } }
+      def ruin(heat)
+        jobs = @ruin.jobs
+        home = jobs.to_h { |job| [job.at, @table.take(job).map(&:window)] }
+        in_turn(jobs).each { |job| recreate(job, home[job.at], heat) }
+        jobs
       end
 
-      # Everybody's waiting hangs together within a rehearsal: take one or two whole.
-      def windows
-        chosen = Array.new(1 + @random.rand(2)) { @random.rand(@frame.steps.size) }
-        few(in_windows(chosen)) + lost
-      end
+      def recreate(job, home, heat)
+        bounds = @places.bounds(job, @construct.limit(job, @last)) or return
+        return if bounds.last <= bounds.first
+        return @places.early(job, bounds) if @early
 
-      # Jobs that share most people with one, near it in time.
-      def related
-        seed = @free[@random.rand(@free.size)]
-        near = (@free - [seed]).max_by(3 + @random.rand(5)) { |job| kinship(seed, job) + (@random.rand * 0.2) }
-        [seed, *near, *lost]
-      end
-
-      def kinship(one, other)
-        shared = Values::Bits.count(one.people & other.people).fdiv([Values::Bits.count(one.people), 1].max)
-        apart = ((window_of(one) || 0) - (window_of(other) || 0)).abs
-        shared - (apart * 0.15)
-      end
-
-      def window_of(job) = @table.blocks[job.at].first&.window
-
-      def scattered = @free.sample(2 + @random.rand([@free.size / 4, 8].min + 1), random: @random) + lost
-
-      # The rehearsal with the most waiting, and another.
-      def worst
-        dearest = @frame.steps.each_index.max_by { |window| @table.window_cost(window) * (0.5 + @random.rand) }
-        few(in_windows([dearest, @random.rand(@frame.steps.size)])) + lost
-      end
-
-      def in_windows(windows)
-        @free.select { |job| @table.blocks[job.at].any? { |block| windows.include?(block.window) } }
-      end
-
-      def few(jobs) = jobs.size > 14 ? jobs.sample(14, random: @random) : jobs
-      def lost = @table.unplaced.zero? ? [] : @free.reject { |job| @table.placed?(job) }
-
-      # In an order that respects what waits for what; among equals by chance.
-      def recreate(jobs)
-        noise = jobs.to_h { |job| [job, @random.rand] }
-        sorted(jobs, noise).each do |job|
-          bounds = @places.bounds(job, @construct.limit(job, @last)) or next
-          next if bounds.last <= bounds.first
-
-          @early ? @places.early(job, bounds) : @places.cheap(job, bounds, @random, @score)
+        home = [] if @random.rand < BACK
+        until @table.placed?(job)
+          place(job, bounds, home, heat) || place(job, bounds, [], heat) || break
         end
       end
 
-      # Largest calls first, but nothing before what it waits for.
-      def sorted(jobs, noise)
-        by_tail = @early && @random.rand < 0.6
-        left = jobs.sort_by do |job|
-          if by_tail
-            [job.urgent ? 0 : 1, -job.tail * (0.5 + noise[job]), job.at]
-          else
-            [0, -(job.steps * Values::Bits.count(job.people) * (0.5 + noise[job])), job.at]
-          end
+      # Puts a part of a job where it costs least but in these windows, between the others' blocks or in a gap of theirs.
+      def place(job, bounds, but, heat)
+        noise = Hash.new do |all, window|
+          all[window] = (@random.rand * heat * 0.5) + @score.of_load(@table, window, job.steps)
         end
+        found = @places.cheapest(job, *bounds) { |window| noise[window] unless but.include?(window) }
+        between = @random.rand < SQUEEZED ? squeezed(job, bounds, but, noise) : nil
+        if between && (found.nil? || less?(between, found, noise))
+          @squeeze.put(between)
+        elsif found
+          @places.put(job, found)
+        end
+        !found.nil? || !between.nil?
+      end
+
+      def less?(between, found, noise)
+        between.minutes + noise[between.window] < found.price + noise[found.window]
+      end
+
+      def squeezed(job, bounds, but, noise)
+        steps = @table.left[job.at]
+        return if job.split && steps > @frame.most
+
+        all = []
+        @places.each_window(job, *bounds) do |window, _, _|
+          found = @squeeze.of(job, window, steps) unless but.include?(window)
+          all << found if found
+        end
+        all.min_by { |found| [found.minutes + noise[found.window], found.window] }
+      end
+
+      # By chance, the large ones rather first, and nothing before what it waits for.
+      def in_turn(jobs)
+        return jobs if jobs.size == 1
+
+        left = jobs.sort_by { |job| [weight(job), job.at] }
         done = []
         until left.empty?
-          ready =
-            left.find { |job| (job.after + job.after_window).none? { |i| left.any? { |other| other.at == i } } } ||
-            left.first
-          left.delete(ready)
-          done << ready
+          ready = left.find { |job| (job.after + job.after_window).none? { |i| left.any? { |other| other.at == i } } }
+          done << left.delete(ready || left.first)
         end
         done
       end
 
-      def put_back(undo)
-        undo.each_key { |job| @table.take(job) }
-        undo.each { |job, blocks| @table.put_back(job, blocks) }
+      def weight(job)
+        return -job.tail * (0.5 + @random.rand) - (job.urgent ? 1_000_000 : 0) if @early && @random.rand < 0.6
+
+        -(job.steps * Values::Bits.count(job.people) * (0.2 + @random.rand))
       end
 
-      def snapshot = @table.blocks.map(&:dup)
+      # Whether something stands that waits for a job which found no place again.
+      def ahead?(jobs)
+        jobs.any? do |job|
+          !@table.placed?(job) && (job.before + job.before_window).any? { |i| @table.blocks[i].any? }
+        end
+      end
 
-      def restore(kept)
-        changed = @frame.jobs.reject { |job| @table.blocks[job.at] == kept[job.at] }
-        changed.each { |job| @table.take(job) }
-        changed.each { |job| @table.put_back(job, kept[job.at]) }
+      # Whether somebody has become cold where a job was taken out.
+      def unsound?((evenings, *))
+        return false unless @frame.rewarm
+
+        evenings.each_with_index.any? do |before, window|
+          now = @table.evenings[window]
+          !before.equal?(now) && (before.blocks - now.blocks).any? { |block| !@table.sound?(block.people, window) }
+        end
       end
     end
   end

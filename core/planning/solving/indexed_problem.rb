@@ -5,20 +5,6 @@ module Core
     # A problem made ready for the solver: people, windows and tasks as indexes, times in steps of the grid, sets of
     # people and of steps as whole numbers. Nothing in it changes while a plan is sought.
     class IndexedProblem
-      # A task by index. steps: what is still to be placed; people: a set; size: dancers, for the room; rate: new eights
-      # a step; after, after_window, before, before_window: indexes of tasks; tail: steps on the longest way to the end;
-      # urgent: a run is this, or waits for it; through: may use a rehearsal's first and last minutes, kept for recap
-      # and music; wheels: somebody of it cannot take steps.
-      Job =
-        Struct.new(
-          :at, :id, :steps, :split, :people, :size, :rate, :fresh, :after, :after_window, :before, :before_window,
-          :run, :tail, :urgent, :through, :wheels,
-          keyword_init: true
-        ) do
-          def hash = at
-          def ==(other) = equal?(other)
-          alias_method :eql?, :==
-        end
       attr_reader :problem,
                   :jobs,
                   :windows,
@@ -46,29 +32,44 @@ module Core
         read_figures
         read_calendar
         read_care
-        @jobs = build_jobs
+        @jobs = Jobs.new(problem, @calendar, @windows).all
+        @by_id = @jobs.to_h { |job| [job.id, job] }
         @runs = @jobs.any?(&:run)
         @open = {}
+        @rooms = {}
       end
 
       def people = @calendar.people
       def bits(ids) = @calendar.bits(ids)
       def minutes(steps) = steps * @grid
 
-      # Steps of a window (a set) on which everybody of a job is there.
+      # Steps of a window (a set) on which nobody is away without whom a job is not done, where it may lie at all.
       def open(job, window) = @open[(job.at * 4096) + window] ||= open_steps(job, window)
+
+      # Those of a job (a set, without who leads it) who come to a block of it; nil where that is too few.
+      def attends(job, window, start, steps) = @attendance.of(job, window, start, steps)
+
+      # Those of a job who may come to a window at all.
+      def expected(job, window) = @attendance.expected(job, window)
+
+      def late(people, window, start, steps) = @attendance.late(people, window, start, steps)
+      def there?(people, window, start, steps) = @attendance.there?(people, window, start, steps)
+      def alone?(dancers, lead) = @attendance.alone?(dancers, lead)
 
       # Rooms of a window that hold a job, smallest first: [index].
       def rooms(job, window)
-        @rooms ||= {}
-        @rooms[(((job.size * 2) + (job.wheels ? 1 : 0)) * 4096) + window] ||= begin
+        size = job.may.zero? ? job.size : Values::Bits.count(expected(job, window) & job.dancers)
+        @rooms[[size, job.wheels, job.marks, window]] ||= begin
           all = @windows[window].rooms
-          all.each_index.select { |room| holds?(all[room], job) }.sort_by { |room| [all[room].last, room] }
+          all.each_index.select { |room| holds?(all[room], job, size) }.sort_by { |room| [all[room][1], room] }
         end
       end
 
-      # Whether a room ([id, capacity]) takes all of a job.
-      def holds?((id, capacity), job) = capacity >= job.size && !(job.wheels && @problem.stepped.include?(id))
+      # Whether a room ([id, capacity]) takes so many of a job, and what they do.
+      def holds?((id, capacity), job, size = job.size)
+        capacity >= size && !(job.wheels && @problem.stepped.include?(id)) &&
+          !job.marks.intersect?(@problem.refused.fetch(id, []))
+      end
 
       # Minutes each limited person may do a day, where a day's rehearsals are longer than that: [[bit, steps], …].
       def limits(date) = @limits.fetch(date, [])
@@ -97,8 +98,11 @@ module Core
         @least = @problem.min_part / @grid
         @most = @problem.max_part / @grid
         @rests = [
-          [@problem.max_continuous / @grid, @problem.break_minutes / @grid],
-          *@problem.rests.map { |most, rest| [most / @grid, rest / @grid] }
+          [@problem.max_continuous / @grid, @problem.break_minutes / @grid, -1],
+          *@problem.rests.map { |most, rest| [most / @grid, rest / @grid, -1] },
+          *@problem.on_end.group_by(&:last).map do |most, pairs|
+            [most / @grid, @problem.break_minutes / @grid, bits(pairs.map(&:first))]
+          end
         ]
         @trip = @problem.trip_cost
         @cap = @problem.most_new_eights
@@ -108,6 +112,7 @@ module Core
       end
 
       def read_care
+        @kinds = EveningKinds.new(@problem)
         @working = @windows.map { |window| @calendar.working(window) }
         @dancing = @calendar.bits(@problem.dancers)
         @on = @windows.each_index.group_by { |i| @dates[i] }
@@ -116,6 +121,8 @@ module Core
 
       def read_calendar
         @away = @windows.map { |window| @calendar.away(window) }
+        @attendance = Attendance.new(@away, @windows.map { |window| @calendar.working(window) },
+                                     bits(@problem.minors))
         @closed = @windows.map { |window| window.rooms.map { |id, _| @calendar.closed(window, id) } }
         @dates = @windows.map(&:date)
         @weeks = @windows.map { |window| window.day / 7 }
@@ -130,52 +137,10 @@ module Core
         end
       end
 
-      def build_jobs
-        open = @problem.tasks.select { |task| @problem.left(task).positive? }
-        at = open.each_with_index.to_h { |task, i| [task.id, i] }
-        jobs = open.each_with_index.map { |task, i| job_of(task, i, at) }
-        @by_id = jobs.to_h { |job| [job.id, job] }
-        link(jobs)
-        jobs
-      end
-
-      def job_of(task, index, places)
-        people = task.people
-        Job.new(
-          at: index,
-          id: task.id,
-          steps: @problem.left(task) / @grid,
-          split: task.split,
-          people: @calendar.bits(people),
-          size: task.dancers.size,
-          rate: task.eights.zero? ? 0.0 : task.eights.to_f * @grid / task.minutes,
-          fresh: task.eights.zero? ? [] : task.dancers.map { |who| @calendar.index[who] },
-          after: task.after.filter_map { |id| places[id] },
-          after_window: task.after_window.filter_map { |id| places[id] },
-          before: [],
-          before_window: [],
-          run: task.run?,
-          tail: 0,
-          through: task.through? || Bookends::KINDS.include?(task.kind),
-          wheels: task.dancers.intersect?(@problem.wheels)
-        )
-      end
-
-      def link(jobs)
-        jobs.each do |job|
-          job.after.each { |i| jobs[i].before << job.at }
-          job.after_window.each { |i| jobs[i].before_window << job.at }
-        end
-        in_order.reverse_each do |job|
-          later = (job.before + job.before_window).map { |i| jobs[i] }
-          job.tail = job.steps + (later.map(&:tail).max || 0)
-          job.urgent = job.run || later.any?(&:urgent)
-        end
-      end
-
       def open_steps(job, window)
-        set = 0
-        @away[window].each_with_index { |gone, step| set |= 1 << step if gone.nobits?(job.people) }
+        return 0 unless @kinds.takes?(job, @windows[window])
+
+        set = @attendance.open(job, window)
         job.through ? set : set & between(window)
       end
 

@@ -97,7 +97,7 @@ module Core
       def away(job, window)
         return unless Table.runs(@frame.open(job, window), job.steps).zero?
 
-        gone = @frame.away[window].reduce(0, :|) & job.people
+        gone = @frame.away[window].reduce(0, :|) & job.must
         Break.new(kind: :away, who: ids(gone), tasks: [])
       end
 

@@ -2,29 +2,35 @@
 
 module Core
   module Planning
-    # Where a job can go on a table, between two times: the earliest place, or the one that costs least. Answers
-    # [window, start, steps, room] for one part, or nil.
+    # Where a job can go on a table, between two times: the earliest place, or the one that costs least.
     class Places
+      # A start in a window: what it adds in minutes, who would come (a set, with who leads it), which lead.
+      Choice = Struct.new(:price, :start, :steps, :window, :people, :lead, :bearable)
+      # How many choices were looked for so far, each for a job and a window.
+      attr_reader :tried
+
       def initialize(table)
         @table = table
         @frame = table.frame
+        @apart = Apart.new(table)
+        @tried = 0
       end
 
       # Puts all of a job as early as it goes. Answers whether everything found a place; what did stays.
       def early(job, bounds)
         until @table.placed?(job)
-          place = earliest(job, *bounds) or return false
-          @table.put(job, *place)
+          found = earliest(job, *bounds) or return false
+          put(job, found)
         end
         true
       end
 
-      # The same where it costs least.
-      # random: a window is passed over now and then; score: what an even load is worth.
-      def cheap(job, bounds, random = nil, score = nil)
+      # The same where it costs least. block: told each window, answers what is to be added to a choice there, or nil
+      # to pass the window over.
+      def cheap(job, bounds, &)
         until @table.placed?(job)
-          place = cheapest(job, *bounds, random, score) or return false
-          @table.put(job, *place)
+          found = cheapest(job, *bounds, &) or return false
+          put(job, found)
         end
         true
       end
@@ -38,24 +44,57 @@ module Core
 
       # The first start from a step on in a window for a part of so many steps, or nil.
       def next_start(job, window, from, steps)
-        first_start(job, window, within(@table.free(job, window), from, @frame.steps[window]), steps)
+        first_of(job, window, steps, from, @frame.steps[window])&.start
       end
 
-      # [price, start, steps, window, room] of the best start in a window, or nil.
+      # [price, start, steps, window, room, lead] of the best start in a window, or nil.
       def cheapest_in(job, window, from, to)
-        free = within(@table.free(job, window), from, to)
-        return if free.zero?
-
         lengths(job, window).each do |steps|
-          starts = starts(job, window, free, steps)
-          next if starts.zero?
-
-          price, start =
-            Price.new(@table, job, window, steps).order(starts)
-              .find { |_, at| @table.bearable?(job, window, at, steps) }
-          return [price, start, steps, window, @table.room_at(job, window, start, steps)] if start
+          found = best_of(job, window, steps, from, to) or next
+          return [found.price, found.start, steps, window, room(job, found), found.lead]
         end
         nil
+      end
+
+      # The room of a choice.
+      def room(job, choice)
+        @apart.room(job, choice) || @table.room_at(job, choice.window, choice.start, choice.steps)
+      end
+
+      # The cheapest part over all windows; per step, so that long parts and short ones compare.
+      def cheapest(job, low, high)
+        best = least = nil
+        each_window(job, low, high) do |window, from, to|
+          added = block_given? ? yield(window) : 0
+          found = added && part_in(job, window, from, to) or next
+          price = (found.price + added).fdiv(found.steps)
+          best, least = found, price if least.nil? || price < least - 1e-9
+        end
+        best
+      end
+
+      # The earliest choice in a window between two steps, or nil.
+      def first_of(job, window, steps, from, to)
+        inside = choices(job, window, steps).select { |choice| choice.start >= from && choice.start + steps <= to }
+        inside.sort_by { |choice| [choice.start, choice.price] }.find { |choice| bearable?(job, choice) }
+      end
+
+      # For each window between two times that holds no part of the job yet: window, first step, end step.
+      def each_window(job, low, high)
+        taken = @table.blocks[job.at].map(&:window)
+        from, first = low.divmod(Table::TIME)
+        to, ends = high.divmod(Table::TIME)
+        from.upto([to, @frame.steps.size - 1].min) do |window|
+          next if taken.include?(window)
+
+          size = @frame.steps[window]
+          yield window, window == from ? first : 0, window == to && ends < size ? ends : size
+        end
+      end
+
+      # Puts a job where a choice has it.
+      def put(job, choice)
+        @table.put(job, choice.window, choice.start, choice.steps, room(job, choice), choice.lead)
       end
 
       private
@@ -88,50 +127,78 @@ module Core
         high
       end
 
-      # Windows between two times that hold no part of the job yet: [[window, first step, end step], …].
-      def windows(job, low, high)
-        taken = @table.blocks[job.at].map(&:window)
-        from, first = low.divmod(Table::TIME)
-        to, ends = high.divmod(Table::TIME)
-        (from..[to, @frame.steps.size - 1].min).reject { |window| taken.include?(window) }.map do |window|
-          [window, window == from ? first : 0, window == to ? [ends, @frame.steps[window]].min : @frame.steps[window]]
-        end
-      end
-
       def earliest(job, low, high)
-        windows(job, low, high).each do |window, from, to|
-          free = within(@table.free(job, window), from, to)
-          next if free.zero?
-
+        each_window(job, low, high) do |window, from, to|
           lengths(job, window).each do |steps|
-            start = first_start(job, window, free, steps)
-            return [window, start, steps, @table.room_at(job, window, start, steps)] if start
+            found = first_of(job, window, steps, from, to)
+            return found if found
           end
         end
         nil
       end
 
-      def within(free, from, to)
-        return 0 if to <= from
+      # What is asked for a whole window is remembered with it.
+      def part_in(job, window, from, to)
+        return part_of(job, window, from, to) unless from.zero? && to == @frame.steps[window] && @frame.cap.nil?
 
-        free & (((1 << to) - 1) & ~((1 << from) - 1))
+        @tried += 1
+        @table.evenings[window].best.fetch((job.at * Table::TIME) + @table.left[job.at]) do |key|
+          @table.evenings[window].best[key] = part_of(job, window, from, to)
+        end
       end
 
-      def first_start(job, window, free, steps)
-        starts = starts(job, window, free, steps)
-        until starts.zero?
-          low = starts & -starts
-          start = low.bit_length - 1
-          return start if @table.bearable?(job, window, start, steps)
-
-          starts ^= low
+      def part_of(job, window, from, to)
+        lengths(job, window).each do |steps|
+          found = best_of(job, window, steps, from, to)
+          return found if found
         end
         nil
       end
 
-      def starts(job, window, free, steps)
-        alone = Table.runs(free, steps)
-        alone.zero? ? 0 : alone & @table.room_starts(job, window, steps)
+      def best_of(job, window, steps, from, to)
+        choices(job, window, steps).find do |choice|
+          choice.start >= from && choice.start + steps <= to && bearable?(job, choice)
+        end
+      end
+
+      def bearable?(job, choice)
+        return choice.bearable unless choice.bearable.nil?
+
+        choice.bearable = @table.bearable?(choice.people, choice.window, choice.start, choice.steps) &&
+                          @apart.allow?(job, choice)
+      end
+
+      # Every start of a part of so many steps in a window as it is now, the cheapest first.
+      def choices(job, window, steps)
+        @tried += 1
+        @table.evenings[window].choices[(job.at * Table::TIME) + steps] ||= choices_of(job, window, steps)
+      end
+
+      def choices_of(job, window, steps)
+        alone = Table.runs(@table.free(job, window), steps)
+        return [] if alone.zero? || (starts = alone & @table.room_starts(job, window, steps)).zero?
+
+        added = Hash.new do |known, people|
+          known[people] = AddedCost.new(@frame, @table.evenings[window], people, steps)
+        end
+        found = Values::Bits.to_a(starts).flat_map do |start|
+          parties(job, window, start, steps).map do |people, lead, extra|
+            Choice.new(added[people].at(start) + extra, start, steps, window, people, lead)
+          end
+        end
+        found.sort_by { |choice| [choice.price, choice.start] }
+      end
+
+      # [[who comes, lead, what that costs], …] for a start.
+      def parties(job, window, start, steps)
+        return [[job.people, 0, 0]] if job.plain?
+
+        dancers = @frame.attends(job, window, start, steps) or return []
+        leads = job.leads.empty? ? [0] : @table.leads(job, window, start, steps)
+        leads.filter_map do |lead|
+          led = job.leads.empty? ? 0 : job.leads[lead].first
+          [dancers | led, lead, @table.extra(job, dancers, lead, steps)] unless @frame.alone?(dancers, led)
+        end
       end
 
       # Lengths of the next part, longest first. A job that cannot be split and holds more new material than a rehearsal
@@ -139,10 +206,12 @@ module Core
       def lengths(job, window)
         left = @table.left[job.at]
         room = @table.room_for_new(job, window)
-        parts = parts(job, left).select { |steps| steps <= room }
-        return parts unless parts.empty? && job.rate.positive? && @frame.cap && room >= (@frame.cap / job.rate).floor
+        parts = parts(job, left)
+        fitting = room >= left ? parts : parts.select { |steps| steps <= room }
+        return fitting unless fitting.empty? && job.rate.positive? && @frame.cap &&
+                              room >= (@frame.cap / job.rate).floor
 
-        parts(job, left).last(1)
+        parts.last(1)
       end
 
       def parts(job, left)
@@ -150,23 +219,6 @@ module Core
 
         most = [@frame.most, left].min
         most.downto(@frame.least).select { |steps| left == steps || left - steps >= @frame.least }
-      end
-
-      # The cheapest part over all windows; per step, so that long parts and short ones compare.
-      def cheapest(job, low, high, random, score)
-        best = nil
-        least = nil
-        windows(job, low, high).each do |window, from, to|
-          next if random && random.rand < 0.08
-
-          found = cheapest_in(job, window, from, to) or next
-          price = (found.first + (score ? score.of_load(@table, window, found[2]) : 0)).fdiv(found[2])
-          if least.nil? || price < least - 1e-9
-            best = found
-            least = price
-          end
-        end
-        best && [best[3], best[1], best[2], best[4]]
       end
     end
   end

@@ -118,9 +118,10 @@ module Core
       def fits?(table, job, window, start, steps, room)
         return false if steps > table.left[job.at] || start + steps > table.frame.steps[window]
 
+        people = table.frame.attends(job, window, start, steps) or return false
         wanted = ((1 << steps) - 1) << start
         table.free(job, window).allbits?(wanted) && table.room_free?(window, room, wanted) &&
-          table.bearable?(job, window, start, steps) && in_turn?(table, job, (window * Table::TIME) + start, steps)
+          table.bearable?(people, window, start, steps) && in_turn?(table, job, (window * Table::TIME) + start, steps)
       end
 
       # Whether it comes after all that it waits for, and before all that waits for it, of what is kept so far.

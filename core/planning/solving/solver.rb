@@ -7,9 +7,8 @@ module Core
     # rehearsal last. Iterations decide, the seed decides, `stop` only guards: the same seed and effort give the same
     # plan everywhere.
     class Solver
-      # Iterations for a problem of 1,000 tasks × windows; smaller ones get more and larger ones fewer, within these
-      # factors.
-      EFFORTS = { "quick" => [40, 0.05, 2.5], "normal" => [420, 0.05, 2.5], "long" => [3600, 0.4, 2.5] }.freeze
+      # How often a place is looked for, each time for one job in one window.
+      EFFORTS = { "quick" => 1500, "normal" => 16_000, "long" => 80_000 }.freeze
 
       # stop: asked now and then, true ends the search with the best so far; progress: told [plan so far, share]
       # sometimes.
@@ -19,7 +18,7 @@ module Core
         @random = Random.new(seed)
         @frame = IndexedProblem.new(problem)
         @construct = Construct.new(@frame)
-        @budget = budget(*EFFORTS.fetch(effort))
+        @budget = EFFORTS.fetch(effort)
         @stop = stop
         @progress = progress
         @made = 0
@@ -51,10 +50,6 @@ module Core
       end
 
       private
-
-      def budget(iterations, least, most)
-        (iterations * (1000.0 / [@frame.jobs.size * @frame.steps.size, 1].max).clamp(least, most)).ceil
-      end
 
       # A table with what is pinned on it, filled by the block.
       def built(last = @frame.steps.size - 1)
@@ -99,7 +94,7 @@ module Core
             built(last) { |table, limit| @construct.table(rule, last: limit, table:) }
           end
         tries +=
-          Array.new([@budget / 40, 6].min) do
+          Array.new(6) do
             built(last) { |table, limit| @construct.shaken(@random, last: limit, table:) }
           end
         best = tries.min_by.with_index { |table, i| [table.unplaced, table.cost, i] }

@@ -2,80 +2,75 @@
 
 module Core
   module Planning
-    # The plan while it is being made: who works on which step of which window, in which room. Blocks can be put and
-    # taken; cost and limits follow. People are sets, and so are the steps of a room.
+    # The plan while it is being made: an Evening for each window, the blocks of each job. Blocks can be put and taken;
+    # cost and limits follow. People are sets, and so are steps.
     class Table
-      Block = Struct.new(:window, :start, :steps, :room) do
-        def end = start + steps
-        def first = (window * TIME) + start
-        def last = (window * TIME) + start + steps
-      end
       # A time is window × TIME + step.
       TIME = 4096
 
-      # week_steps: {week => steps of work in it}.
-      attr_reader :frame, :blocks, :left, :week_steps
+      attr_reader :frame, :blocks, :left, :unplaced, :evenings
 
       def initialize(frame)
         @frame = frame
-        @busy = frame.steps.map { |steps| Array.new(steps, 0) }
-        @work = @busy.each_with_index.map { |own, window| frame.working[window]&.dup || own }
-        @rooms = frame.closed.map(&:dup)
+        @evenings = frame.steps.each_index.map { |window| Evening.new(frame, window, [], frame.closed[window]) }
         @blocks = Array.new(frame.jobs.size) { [] }
         @left = frame.jobs.map(&:steps)
-        @days = DayLimits.new(self, @work)
-        @week_steps = Hash.new(0)
-        @fresh = frame.steps.map { Hash.new(0.0) }
-        @spans = Array.new(frame.steps.size)
-        @costs = Array.new(frame.steps.size)
+        @unplaced = @left.sum
+        @days = DayLimits.new(self)
+        @made = {}
+        @known = {}
       end
 
-      def busy(window) = @busy[window]
+      def busy(window) = @evenings[window].busy
+      def work(window) = @evenings[window].work
+      def spans(window) = @evenings[window].spans
+      def there(window) = @evenings[window].there
+      def window_cost(window) = @evenings[window].cost
       def placed?(job) = @left[job.at].zero?
-      def unplaced = @left.sum
-      def cost = @costs.each_index.sum { |window| window_cost(window) }
-      def window_cost(window) = @costs[window] ||= cost_of(window)
+      def cost = @evenings.sum(&:cost)
 
-      def put(job, window, start, steps, room)
-        people = job.people
-        busy = @busy[window]
-        work = @work[window]
-        (start...(start + steps)).each { |step| busy[step] |= people }
-        (start...(start + steps)).each { |step| work[step] |= people } unless work.equal?(busy)
-        @rooms[window][room] |= ((1 << steps) - 1) << start
-        @blocks[job.at] << Block.new(window, start, steps, room)
-        @left[job.at] -= steps
-        count(job, window, steps, 1)
+      # Steps of work in each week.
+      def week_steps
+        @evenings.each_with_index.with_object(Hash.new(0)) { |(one, i), sum| sum[@frame.weeks[i]] += one.load }
+      end
+
+      # lead: index among the job's leads; the cheapest that goes where nothing is said.
+      def put(job, window, start, steps, room, lead = nil)
+        lead ||= leads(job, window, start, steps).first || 0
+        add(@made[[job.at, window, start, steps, room, lead]] ||= block(job, window, start, steps, room, lead))
       end
 
       # Takes a job out; answers its blocks.
-      def take(job)
-        taken = @blocks[job.at]
-        @blocks[job.at] = []
-        taken.each { |block| clear(job, block) }
-        taken
-      end
+      def take(job) = @blocks[job.at].dup.each { |block| take_block(job, block) }
 
       # Takes one of a job's blocks out.
       def take_block(job, block)
         @blocks[job.at] = @blocks[job.at].reject { |each| each.equal?(block) }
-        clear(job, block)
+        @left[job.at] += block.steps
+        @unplaced += block.steps
+        change(block.window, @evenings[block.window].without(block, @known))
       end
 
-      def put_back(job, blocks) = blocks.each { |block| put(job, block.window, block.start, block.steps, block.room) }
+      def put_back(job, blocks) = blocks.each { |block| add(block) if block.job.equal?(job) }
+
+      # What restore needs to make everything as it is now.
+      def state = [@evenings.dup, @blocks.dup, @left.dup, @unplaced]
+
+      def restore((evenings, blocks, left, unplaced))
+        evenings.each_with_index { |one, window| change(window, one) unless one.equal?(@evenings[window]) }
+        @blocks = blocks.dup
+        @left = left.dup
+        @unplaced = unplaced
+      end
 
       # First and last time of a job's blocks.
       def starts(job) = @blocks[job.at].map(&:first).min
       def ends(job) = @blocks[job.at].map(&:last).max
 
-      # Steps (a set) on which everybody of a job could work in a window: there, and not at work.
+      # Steps (a set) on which everybody of a job who must be there could work in a window, and nobody of it is at work.
       def free(job, window)
         open = @frame.open(job, window)
-        return 0 if open.zero?
-
-        people = job.people
-        @busy[window].each_with_index { |set, step| open &= ~(1 << step) if set.anybits?(people) }
-        open
+        open.zero? ? 0 : open & ~@evenings[window].busy_steps(@frame.expected(job, window))
       end
 
       # Starts (a set) of so many free steps in a row.
@@ -92,26 +87,31 @@ module Core
       # Starts at which some room is free for so many steps.
       def room_starts(job, window, steps)
         all = (1 << @frame.steps[window]) - 1
-        @frame.rooms(job, window).reduce(0) { |starts, room| starts | Table.runs(all & ~@rooms[window][room], steps) }
+        rooms = @evenings[window].rooms
+        @frame.rooms(job, window).reduce(0) { |starts, room| starts | Table.runs(all & ~rooms[room], steps) }
       end
 
       def room_at(job, window, start, steps)
         wanted = ((1 << steps) - 1) << start
-        @frame.rooms(job, window).find { |room| @rooms[window][room].nobits?(wanted) }
+        @frame.rooms(job, window).find { |room| @evenings[window].rooms[room].nobits?(wanted) }
       end
 
-      def room_free?(window, room, steps) = @rooms[window][room].nobits?(steps)
+      def room_free?(window, room, steps) = @evenings[window].rooms[room].nobits?(steps)
+
+      # Indexes of a job's leads who are there and free for a block, the cheapest first.
+      def leads(job, window, start, steps)
+        wanted = ((1 << steps) - 1) << start
+        job.leads.each_index.select do |i|
+          set = job.leads[i].first
+          @frame.there?(set, window, start, steps) && @evenings[window].busy_steps(set).nobits?(wanted)
+        end
+      end
 
       # Whether nobody would work too long without a rest (warming up again counts as work), or too long on a day.
-      def bearable?(job, window, start, steps)
-        return false unless @days.allow?(job, window, start, steps)
-
-        people = job.people
-        work = @work[window]
-        rewarm = @frame.rewarm if (people & @frame.dancing).anybits?(there(window))
-        @frame.rests.all? do |most, rest|
-          steps <= most && ((rewarm.nil? && alone?(work, people, start, steps, rest)) ||
-            Stretches.new(work, rest:, most:, rewarm:, dancing: @frame.dancing).allow?(people, start, start + steps))
+      def bearable?(people, window, start, steps)
+        @days.allow?(people, window, start, steps) && @frame.rests.all? do |most, rest, whom|
+          own = people & whom
+          own.zero? || rested?(own, window, start, steps, most, rest)
         end
       end
 
@@ -120,77 +120,73 @@ module Core
       def sound?(people, window)
         return true unless @frame.rewarm
 
-        @days.sound?(people, window) &&
-          @frame.rests.all? do |most, rest|
-            Stretches.new(@work[window], rest:, most:, rewarm: @frame.rewarm, dancing: @frame.dancing).sound?(people)
-          end
+        @days.sound?(people, window) && @frame.rests.all? do |most, rest, whom|
+          stretches(window, most, rest).sound?(people & whom)
+        end
       end
 
       # Steps of a job's new material that its dancers can still take in, in a window.
       def room_for_new(job, window)
         return job.steps if @frame.cap.nil? || job.rate.zero?
 
-        had = @fresh[window].empty? ? 0.0 : job.fresh.map { |who| @fresh[window][who] }.max
-        (((@frame.cap - had) / job.rate) + 1e-9).floor
+        (((@frame.cap - @evenings[window].new_eights(job.fresh)) / job.rate) + 1e-9).floor
       end
 
-      # Who has begun by each step of a window, and who goes on from it: [began, goes on, attends].
-      def spans(window) = @spans[window] ||= spans_of(window)
+      # What a block costs where it lies, in person-minutes: whoever misses it, and who leads it.
+      def extra(job, people, lead, steps)
+        return 0 if job.plain?
 
-      # Who is in a window at all, for this or for other work.
-      def there(window)
-        other = @frame.working[window]
-        other ? other.reduce(spans(window).last, :|) : spans(window).last
+        (@frame.minutes(steps) * Price::MISSED * Values::Bits.count(job.people & ~people)) +
+          (job.leads.empty? ? 0 : job.leads[lead].last)
       end
 
       private
 
-      def clear(job, block)
-        others = ~job.people
-        busy = @busy[block.window]
-        work = @work[block.window]
-        (block.start...block.end).each { |step| busy[step] &= others }
-        (block.start...block.end).each { |step| work[step] &= others } unless work.equal?(busy)
-        @rooms[block.window][block.room] &= ~(((1 << block.steps) - 1) << block.start)
-        @left[job.at] += block.steps
-        count(job, block.window, block.steps, -1)
+      def block(job, window, start, steps, room, lead)
+        people = @frame.attends(job, window, start, steps) || job.people
+        led = job.leads.empty? ? 0 : job.leads[lead].first
+        Evening::Block.new(job, window, start, steps, room, people | led, lead,
+                           @frame.late(people, window, start, steps), extra(job, people, lead, steps), @made.size)
       end
 
-      def count(job, window, steps, sign)
-        @spans[window] = @costs[window] = nil
-        @week_steps[@frame.weeks[window]] += sign * steps
-        job.fresh.each { |who| @fresh[window][who] += sign * job.rate * steps } if job.rate.positive?
+      def add(block)
+        job = block.job
+        @blocks[job.at] += [block]
+        @left[job.at] -= block.steps
+        @unplaced -= block.steps
+        change(block.window, @evenings[block.window].with(block, @known))
+      end
+
+      # So many evenings are remembered.
+      MOST = 5000
+      private_constant :MOST
+
+      def change(window, evening)
+        @known.clear if @known.size > MOST
+        @evenings[window] = evening
         @days.changed(window)
       end
 
-      # Nobody of these works within a rest's length of the block.
-      def alone?(busy, people, start, steps, rest)
-        from = [start - rest, 0].max
-        to = [start + steps + rest, busy.size].min
-        (from...start).none? { |step| busy[step].anybits?(people) } &&
-          ((start + steps)...to).none? { |step| busy[step].anybits?(people) }
+      def stretches(window, most, rest)
+        Stretches.new(work(window), rest:, most:, rewarm: @frame.rewarm, dancing: @frame.dancing)
       end
 
-      def spans_of(window)
-        busy = @busy[window]
-        sum = 0
-        began = busy.map { |set| sum |= set }
-        attends = sum
-        sum = 0
-        goes_on = busy.reverse.map { |set| sum |= set }.reverse
-        [began, goes_on << 0, attends]
+      # Quick where all that touches these people is short enough together; else person by person.
+      def rested?(people, window, start, steps, most, rest)
+        return false if steps > most
+
+        warm = @frame.rewarm.nil? || (people & @frame.dancing).nobits?(there(window))
+        return true if warm && short?(people, window, start, steps, most, rest)
+
+        stretches(window, most, rest).allow?(people, start, start + steps)
       end
 
-      # Trips and waiting of everybody in a window, in minutes.
-      def cost_of(window)
-        began, goes_on, attends = spans(window)
-        return 0 if attends.zero?
+      def short?(people, window, start, steps, most, rest)
+        return false if @frame.working[window]
 
-        idle =
-          @busy[window].each_with_index.sum do |set, step|
-            (between = began[step] & goes_on[step] & ~set).zero? ? 0 : Values::Bits.count(between)
-          end
-        @frame.minutes(idle) + (@frame.trip * Values::Bits.count(attends))
+        mask = (((1 << steps) - 1) << start) | @evenings[window].busy_steps(people)
+        (rest - 1).times { mask |= mask << 1 }
+        Table.runs(mask, most + rest).zero?
       end
     end
   end

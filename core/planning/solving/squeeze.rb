@@ -1,0 +1,79 @@
+# frozen_string_literal: true
+
+module Core
+  module Planning
+    # A job put between the blocks of a window that move up for it: every place in their order is tried, each block as
+    # early as it goes after the one before it, and the cheapest is kept. What it comes to is remembered with the evening.
+    class Squeeze
+      # minutes: what it adds; places: [[job, start, steps, room, lead], …] of the whole window.
+      # Beside so many blocks there is rarely a better order, and looking takes long.
+      MOST = 9
+      Found = Struct.new(:minutes, :places, :window)
+
+      # fixed: {index of a job => true} for those that stay where they are.
+      def initialize(table, places, fixed)
+        @table = table
+        @frame = table.frame
+        @places = places
+        @fixed = fixed
+      end
+
+      # Found, or nil where there is no such place.
+      def of(job, window, steps)
+        evening = @table.evenings[window]
+        return if evening.blocks.empty? || evening.blocks.size > MOST || @table.room_for_new(job, window) < steps
+
+        evening.squeezed.fetch((job.at * Table::TIME) + steps) do |key|
+          evening.squeezed[key] = evening.blocks.any? { |block| @fixed[block.job.at] } ? nil : best(job, window, steps)
+        end
+      end
+
+      # Makes a window what was found for it.
+      def put(found)
+        clear(found.window)
+        found.places.each { |job, start, steps, room, lead| @table.put(job, found.window, start, steps, room, lead) }
+      end
+
+      private
+
+      def best(job, window, steps)
+        order = @table.evenings[window].blocks.sort_by { |block| [block.start, block.room] }
+        order = order.map { |block| [block.job, block.steps] }
+        before = @table.window_cost(window)
+        state = @table.state
+        tried = (0..order.size).filter_map { |at| laid(order.dup.insert(at, [job, steps]), window) }
+        @table.restore(state)
+        cost, places = tried.min_by.with_index { |(minutes, _), i| [minutes, i] }
+        cost && Found.new(cost - before, places, window)
+      end
+
+      # [cost, places] of the window with jobs in an order, or nil.
+      def laid(order, window)
+        clear(window)
+        from = 0
+        places = order.map do |job, steps|
+          from = [from, after(job, window, order)].max
+          found = @places.first_of(job, window, steps, from, @frame.steps[window]) or return
+          room = @places.room(job, found)
+          @table.put(job, window, from = found.start, steps, room, found.lead)
+          [job, found.start, steps, room, found.lead]
+        end
+        [@table.window_cost(window), places]
+      end
+
+      # The first step at which a job may begin by what it waits for in the window; beyond its end where that has not
+      # been laid yet.
+      def after(job, window, order)
+        waits = order.map(&:first).select { |other| job.after.include?(other.at) }
+        waits.map do |other|
+          block = @table.blocks[other.at].find { |each| each.window == window }
+          block ? block.end : @frame.steps[window]
+        end.max || 0
+      end
+
+      def clear(window)
+        @table.evenings[window].blocks.each { |block| @table.take_block(block.job, block) }
+      end
+    end
+  end
+end
