@@ -82,11 +82,13 @@ module Formats
       end
 
       def windows
-        @fields.list("windows") do |window|
-          rooms = window.list("rooms") { |room| room(room) }
-          Planning::Window.new(id: window.text("id"), date: day(window, "date") || NO_DAY,
-                               start: clock(window, "start"), finish: clock(window, "end"), rooms:)
-        end
+        @fields.list("windows") { |window| window(window) }
+      end
+
+      def window(fields)
+        rooms = fields.list("rooms") { |room| room(room) }
+        Planning::Window.new(id: fields.text("id"), date: day(fields, "date") || NO_DAY,
+                             start: clock(fields, "start"), finish: clock(fields, "end"), rooms:)
       end
 
       def room(fields)
@@ -146,16 +148,20 @@ module Formats
         @fields.list("limits") { |limit| { who: limit.text("who"), minutes_per_day: limit.integer("minutes_per_day") } }
       end
 
-      def earlier
-        @fields.list("plan") do |p|
-          Planning::Placement.new(
-            task: p.text("task"),
-            window: p.text("window"),
-            start: p.integer("start"),
-            minutes: p.integer("minutes"),
-            room: p.text("room")
-          )
-        end
+      def earlier = blocks("plan")
+
+      def blocks(name)
+        @fields.list(name) { |block| block_of(block) }
+      end
+
+      def block_of(block)
+        Planning::Placement.new(
+          task: block.text("task"),
+          window: block.text("window"),
+          start: block.integer("start"),
+          minutes: block.integer("minutes"),
+          room: block.text("room")
+        )
       end
 
       def done = @fields.list("done") { |entry| [entry.text("task"), entry.integer("minutes")] }.to_h

@@ -16,7 +16,7 @@ module Formats
           "unavailable" => @problem.unavailable.map { |u| away(u) },
           "tasks" => @problem.tasks.map { |t| task(t) },
           "limits" => @problem.limits.map { |l| l.transform_keys(&:to_s) },
-          "plan" => @problem.plan.map { |p| p.to_h.transform_keys(&:to_s) },
+          "plan" => @problem.plan.map { |p| p.to_h.except(:lead).transform_keys(&:to_s) },
           "done" => @problem.done.map { |id, minutes| { "task" => id, "minutes" => minutes } }
         }
       end

@@ -110,6 +110,9 @@ module Formats
     def at(name) = path.empty? ? name : "#{path}.#{name}"
     def given?(name) = @data.key?(name)
 
+    # A list as it stands in the file; empty where it is none.
+    def raw(name) = @data[name].is_a?(Array) ? @data[name] : []
+
     # Notes the keys that nobody asked for.
     def close = (@data.keys - @asked - ["format"]).each { |key| report.notes << "#{at(key)}: unknown, ignored" }
 

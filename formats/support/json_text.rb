@@ -9,8 +9,8 @@ module Formats
     def parse(text, format:)
       data = JSON.parse(letters(text))
       raise FaultyFile, ["the file: must be one JSON object, got #{Fields.shown(data)}"] unless data.is_a?(Hash)
-      unless data["format"] == format
-        raise FaultyFile, ["format: must be #{format.inspect}, got #{Fields.shown(data['format'])}"]
+      unless Array(format).include?(data["format"])
+        raise FaultyFile, ["format: must be #{Array(format).map(&:inspect).join(' or ')}, got #{Fields.shown(data['format'])}"]
       end
 
       data

@@ -93,12 +93,10 @@ module Core
 
       def put(placement, window)
         room = @frame.windows[window].rooms.index { |id, _| id == placement.room }
-        @table.put(
-          @frame.job(placement.task),
-          window,
-          *[placement.start, placement.minutes].map { |minutes| minutes / @problem.grid },
-          room
-        )
+        job = @frame.job(placement.task)
+        lead = placement.lead && job.leads.index { |set, _| set == @frame.bits(placement.lead) }
+        from, steps = [placement.start, placement.minutes].map { |minutes| minutes / @problem.grid }
+        @table.put(job, window, from, steps, room, lead)
       end
 
       # Once: {wish => its jobs}.

@@ -38,6 +38,7 @@ module Core
         @early = early
         @now = @best = @score.of(@table)
         @kept = @table.state
+        @base = @table.cost
         steps = made = 0
         while made < budget
           break if (until_placed && @table.unplaced.zero?) || (steps.nobits?(15) && @stop.call)
@@ -53,14 +54,14 @@ module Core
       private
 
       def step(left)
-        heat = (@best % Score::PLACED) * HEAT * left * left
+        heat = @base * HEAT * left * left
         before = @table.state
         jobs = ruin(heat)
         score = @score.of(@table)
         return @table.restore(before) unless accepted?(score, heat) && !ahead?(jobs) && !unsound?(before)
 
         @now = score
-        @best, @kept = score, @table.state if score < @best
+        @best, @kept, @base = score, @table.state, @table.cost if score < @best
       end
 
       # Kept by chance when it is worse (Kirkpatrick and others 1983).

@@ -108,6 +108,7 @@ module Core
         @cap = @problem.most_new_eights
         @rewarm = @problem.rewarm&.map { |minutes| minutes.fdiv(@grid).ceil }
         @around = @problem.frame_minutes.fdiv(@grid).ceil
+        @edges = [@problem.warm_up, @problem.cool_down].map { |minutes| minutes.fdiv(@grid).ceil }
         @kept = [@problem.recap, @problem.to_music].map { |minutes| minutes.fdiv(@grid).ceil }
       end
 
@@ -141,7 +142,15 @@ module Core
         return 0 unless @kinds.takes?(job, @windows[window])
 
         set = @attendance.open(job, window)
+        set &= warm(window)
         job.through ? set : set & between(window)
+      end
+
+      # Steps of a window without what is kept for warming up and cooling down.
+      def warm(window)
+        first, last = @edges
+        size = @steps[window]
+        size <= first + last ? 0 : ((1 << (size - last)) - 1) & ~((1 << first) - 1)
       end
 
       # Steps of a window without what is kept for recap and music; all of a short one.

@@ -19,15 +19,27 @@ module Core
                   :problem,
                   :bookends,
                   :missing_bookends,
-                  :rank
+                  :rank,
+                  :prices,
+                  :first_aim_missed,
+                  :unplaced_catch_ups,
+                  :own
 
       # changes: Disturbance::Count against an earlier plan; repairs: [Repairs::Repair] that were tried and work;
       # bookends: [Bookends::Bookend]; missing_bookends: [BookendWishes::Wish] that found no place; rank: [minutes
-      # without a place, rehearsals later than wanted, Score], by which plans of one problem compare, the least best.
+      # without a place, rehearsals later than wanted, Score], by which plans of one problem compare, the least best;
+      # parties: {Placement => Answer::Party} of those where somebody may miss something; prices: person-minutes by name;
+      # first_aim_missed: days; unplaced_catch_ups: minutes; own: [WarmBlocks::Block].
       def initialize(problem, placements, unplaced: {}, reasons: [], seed: 0, iterations: 0, ready_bound: nil,
                      changes: nil, stopped_by: "iterations", proven_impossible: false, repairs: [], bookends: [],
-                     missing_bookends: [], rank: [])
+                     missing_bookends: [], rank: [], parties: {}, prices: {}, first_aim_missed: 0, unplaced_catch_ups: 0,
+                     own: [])
         @rank = rank
+        @parties = parties
+        @prices = prices
+        @first_aim_missed = first_aim_missed
+        @unplaced_catch_ups = unplaced_catch_ups
+        @own = own
         @ready_bound = ready_bound
         @changes = changes
         @stopped_by = stopped_by
@@ -67,12 +79,16 @@ module Core
           bookends:,
           missing_bookends:,
           rank:,
+          parties: @parties, prices:, first_aim_missed:, unplaced_catch_ups:, own:,
           proven_impossible: proven_impossible?
         )
       end
 
       # The same plan with repairs that were tried.
       def with_repairs(repairs) = dup.tap { |plan| plan.instance_variable_set(:@repairs, repairs) }
+
+      # Who comes to a placement, and who misses it (Answer::Party); nil where everybody of its task comes.
+      def party(placement) = @parties[placement]
 
       def unplaced_minutes = unplaced.values.sum
 
@@ -110,13 +126,18 @@ module Core
 
       # {window => {who => [[from, to], …]}}, recaps and music included.
       def spans
-        @spans ||= (placements + bookends).each_with_object({}) do |block, found|
+        @spans ||= (placements + bookends + own).each_with_object({}) do |block, found|
           here = found[block.window] ||= Hash.new { |hash, who| hash[who] = [] }
-          people(block).each { |who| here[who] << [block.start, block.end] }
+          hours = party(block)&.hours || {}
+          people(block).each { |who| here[who] << (hours[who] || [block.start, block.end]) }
         end
       end
 
-      def people(block) = block.respond_to?(:people) ? block.people : @tasks[block.task].people
+      def people(block)
+        return block.people if block.respond_to?(:people)
+
+        party(block)&.there || @tasks[block.task].people
+      end
 
       def call(window, who, own)
         from = own.map(&:first).min

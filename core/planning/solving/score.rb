@@ -2,11 +2,15 @@
 
 module Core
   module Planning
-    # One number for a table, the least best: minutes without a place first; with a target, an even load over the weeks
-    # next; then what it costs in waiting and trips, and how much it changes what people were told.
+    # One number for a table, the least best: minutes without a place first (of pieces that go first before others); the
+    # days by which the first aim is missed; with a target, an even load over the weeks; then what it costs in waiting
+    # and trips, and how much it changes what people were told.
     class Score
       PLACED = 10**9
       EVEN = 10**5
+      # A day by which the first aim is missed, and one by which the others are.
+      AIM = 10**6
+      LATER_AIM = 10**3
       # Work of a week is compared in half hours.
       LOAD = 30.0
 
@@ -15,11 +19,12 @@ module Core
         @frame = frame
         @even = even
         @told = told
+        @aims = aims
+        @order = frame.jobs.map(&:order).max || 1
       end
 
       def of(table)
-        (table.unplaced * @frame.minutes(1) * PLACED) + (@even ? (unevenness(table) * EVEN).round : 0) + table.cost +
-          (@told ? @told.price(table) : 0)
+        above(table) + table.cost + (@told ? @told.price(table) : 0)
       end
 
       # What so many more steps in a window add to the unevenness of its week.
@@ -30,7 +35,40 @@ module Core
         ((((work + @frame.minutes(steps)) / LOAD)**2) - ((work / LOAD)**2)) * EVEN
       end
 
+      # Days by which the first aim that is missed is missed; 0 where all are met.
+      def first_aim_missed(table) = days(table).find(&:positive?) || 0
+
       private
+
+      # What comes before all cost.
+      def above(table)
+        sum = table.unplaced.zero? ? 0 : lost(table)
+        sum += late(table) unless @aims.empty?
+        @even ? sum + (unevenness(table) * EVEN).round : sum
+      end
+
+      # [[jobs of an aim, its day], …] in order of date.
+      def aims
+        aims = @frame.problem.aims.map { |aim| [@frame.job(aim[:task]), Date.iso8601(aim[:date]).jd] }
+        aims.select(&:first).sort_by { |job, day| [day, job.at] }
+      end
+
+      def days(table)
+        @aims.map do |job, day|
+          last = table.blocks[job.at].map(&:window).max
+          last && table.placed?(job) ? [@frame.windows[last].day - day, 0].max : 0
+        end
+      end
+
+      def late(table)
+        missed = days(table)
+        ((missed.find(&:positive?) || 0) * AIM) + ([missed.sum, 900].min * LATER_AIM)
+      end
+
+      def lost(table)
+        order = @frame.jobs.sum { |job| table.left[job.at] * (@order - job.order) }
+        (table.unplaced * @frame.minutes(1) * PLACED) + (order * PLACED / 1000)
+      end
 
       # Sum of squares of the weeks' work, in half hours.
       def unevenness(table)

@@ -31,7 +31,7 @@ module Core
         table = first
         table = filled(table) unless table.unplaced.zero?
         tell(table, 0.1)
-        table = tightened(table) if table.unplaced.zero?
+        table = tightened(table) if table.unplaced.zero? && @problem.aims.empty?
         tell(table, 0.4)
         improve(table)
         answer(table)
@@ -40,8 +40,11 @@ module Core
       # The first complete plan, or the fullest, by serial placement alone.
       def first
         rules = Construct::RULES.keys.map { |rule| built { |table, last| @construct.table(rule, last:, table:) } }
-        rules.min_by.with_index { |table, i| [table.unplaced, [ready(table), wanted].max, table.cost, i] }
+        rules.min_by.with_index { |table, i| [table.unplaced, *aimed(table), table.cost, i] }
       end
+
+      # What counts before cost: aims where there are any, else the window that holds the last run.
+      def aimed(table) = @problem.aims.any? ? [score.of(table) - table.cost] : [[ready(table), wanted].max]
 
       # Index of the window by whose end the last run (or the last task) is done.
       def ready(table)
@@ -65,9 +68,15 @@ module Core
           window = windows[placement.window] or next
           room = @frame.windows[window].rooms.index { |id, _| id == placement.room }
           if job && room && table.left[job.at].positive?
-            table.put(job, window, placement.start / @problem.grid, placement.minutes / @problem.grid, room)
+            table.put(job, window, placement.start / @problem.grid, placement.minutes / @problem.grid, room,
+                      led_by(job, placement))
           end
         end
+      end
+
+      # Index of the lead a placement names, or nil.
+      def led_by(job, placement)
+        placement.lead && job.leads.index { |set, _| set == @frame.bits(placement.lead) }
       end
 
       # What found no place is fitted in by taking others out.
@@ -104,7 +113,7 @@ module Core
 
       def improve(table)
         last = [ready(table), wanted].max
-        last = @frame.steps.size - 1 unless table.unplaced.zero?
+        last = @frame.steps.size - 1 if table.unplaced.positive? || @problem.aims.any?
         search(table, score, last, @budget)
         polish = Polish.new(table, score)
         polish.run(fixed: @fixed)
@@ -136,42 +145,38 @@ module Core
           @frame.jobs.reject { |job| table.placed?(job) }.to_h { |job| [job.id, table.left[job.at] * @problem.grid] }
         limit = @frame.steps.empty? ? nil : @frame.windows[bound]&.id
         shortfall = unplaced.empty? ? nil : Shortfall.new(@problem, unplaced)
-        ends = bookends(placements(table))
+        whole, around = around(table)
+        found = Answer.new(whole, @problem)
         Plan.new(
           @problem,
-          ends.placements,
+          found.placements,
           unplaced:,
           reasons: shortfall&.reasons || [],
           seed: @seed,
           iterations: @made,
           ready_bound: limit,
-          changes: told&.of(ends.table),
+          changes: told&.of(whole),
           stopped_by: @stop.call ? "stop" : "iterations",
           proven_impossible: shortfall&.proven? || false,
-          bookends: ends.all,
-          missing_bookends: ends.missing,
-          rank: [unplaced.values.sum, [ready(table) - wanted, 0].max, score.of(table)]
+          bookends: around&.all || [],
+          missing_bookends: around&.missing || [],
+          rank: [unplaced.values.sum, [ready(table) - wanted, 0].max, score.of(table)],
+          parties: found.parties, prices: found.prices, first_aim_missed: score.first_aim_missed(table),
+          unplaced_catch_ups: found.unplaced_catch_ups, own: found.own
         )
+      end
+
+      # Table and Bookends with recap and music put around the work, where they are asked for.
+      def around(table)
+        return [table, nil] unless (@problem.recap + @problem.to_music).positive?
+
+        ends = bookends(Answer.new(table, @problem).placements)
+        [ends.table, ends]
       end
 
       # Recap and music around what was placed; nothing that people were told is moved for them.
       def bookends(placements)
         Bookends.new(@problem, placements, fixed: (@problem.pinned + @problem.plan).map(&:window).uniq)
-      end
-
-      def placements(table)
-        @frame.jobs.flat_map do |job|
-          table.blocks[job.at].map do |block|
-            window = @frame.windows[block.window]
-            Placement.new(
-              task: job.id,
-              window: window.id,
-              start: block.start * @problem.grid,
-              minutes: block.steps * @problem.grid,
-              room: window.rooms[block.room].first
-            )
-          end
-        end
       end
     end
   end

@@ -63,6 +63,19 @@ module Core
         @unplaced = unplaced
       end
 
+      # A job beside the problem's own, with the next index; and without it again.
+      def admit(job)
+        @blocks << []
+        @left << job.steps
+        @unplaced += job.steps
+      end
+
+      def dismiss(job)
+        @blocks.pop
+        @unplaced -= @left.pop
+        job.at == @blocks.size ? nil : raise(ArgumentError, "only the last is dismissed")
+      end
+
       # First and last time of a job's blocks.
       def starts(job) = @blocks[job.at].map(&:first).min
       def ends(job) = @blocks[job.at].map(&:last).max
