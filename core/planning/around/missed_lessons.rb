@@ -14,6 +14,8 @@ module Core
       # Of the teaching, for so few and for more.
       FEW = 3
       SHARES = [0.4, 0.6].freeze
+      # So many who could dance beside somebody are tried.
+      PARTNERS = 4
       # block: where it lies on the table; of: the job that is caught up.
       Found = Struct.new(:block, :of)
 
@@ -43,11 +45,17 @@ module Core
         owed = @left[job.at] = owed(job)
         return [] if owed.empty? || @most.zero?
 
-        last = @table.blocks[job.at].map(&:window).max
-        ((last + 1)...@frame.steps.size).flat_map do |window|
-          here = owed.select { |bit, steps| steps.positive? && @table.there(window)[bit] == 1 }.keys
+        first = @table.blocks[job.at].map(&:window).min
+        ((first + 1)...@frame.steps.size).flat_map do |window|
+          here = owed.keys.select { |bit| due(job, bit, window, owed).positive? && @table.there(window)[bit] == 1 }
           slots(job, window, here, owed)
         end
+      end
+
+      # Steps somebody can catch up in a window: of what they missed before it, what is left.
+      def due(job, bit, window, owed)
+        coming = @table.blocks[job.at].select { |block| block.window >= window && block.people[bit].zero? }
+        owed[bit] - (coming.sum(&:steps) * @share).floor
       end
 
       # {bit => steps of catching up}.
@@ -57,8 +65,8 @@ module Core
           Values::Bits.to_a(job.may & ~block.people).each { |bit| missed[bit] << block.steps }
         end
         missed.select! { |_, lessons| lessons.size >= LESSONS || lessons.sum * job.rate > EIGHTS }
-        share = SHARES[missed.size > FEW ? 1 : 0]
-        missed.transform_values { |lessons| (lessons.sum * share).ceil }
+        @share = SHARES[missed.size > FEW ? 1 : 0]
+        missed.transform_values { |lessons| (lessons.sum * @share).ceil }
       end
 
       # Together where that goes, else one by one.
@@ -67,27 +75,31 @@ module Core
         return [] if here.empty?
 
         whole = slot(job, window, here, owed)
-        return [whole].compact if whole || here.size == 1
+        return [whole] if whole
 
-        here.filter_map { |bit| slot(job, window, [bit], owed) }
+        here.filter_map { |bit| slot(job, window, [bit], owed) || beside(job, window, bit, owed) }
       end
 
-      def slot(job, window, here, owed)
-        steps = here.map { |bit| [owed[bit], allowed(bit, window)].min }.max
-        steps = [steps, *here.map { |bit| allowed(bit, window) }].min
-        extra = catch_up(job, here, steps)
+      # With somebody who was there and is called too: no minor is alone with one grown-up.
+      def beside(job, window, bit, owed)
+        partners = Values::Bits.to_a(job.may & @table.there(window) & @frame.dancing).reject { |each| owed.key?(each) }
+        partners.first(PARTNERS).lazy.filter_map { |partner| slot(job, window, [bit], owed, [partner]) }.first
+      end
+
+      def slot(job, window, here, owed, partners = [])
+        steps = here.map { |bit| [due(job, bit, window, owed), allowed(bit, window)].min }.max
+        steps = [steps, *(here + partners).map { |bit| allowed(bit, window) }].min
+        return unless steps.positive?
+
+        extra = catch_up(job, here + partners, steps)
         @table.admit(extra)
         found = @places.cheapest_in(extra, window, 0, @frame.steps[window])
         return @table.dismiss(extra) unless found
 
         @table.put(extra, window, found[1], found[2], found[4], found[5])
-        here.each { |bit| note(bit, window, owed, steps) }
+        here.each { |bit| owed[bit] = [owed[bit] - steps, 0].max }
+        (here + partners).each { |bit| @today[[bit, @frame.dates[window]]] += steps }
         Found.new(@table.blocks[extra.at].first, job)
-      end
-
-      def note(bit, window, owed, steps)
-        owed[bit] = [owed[bit] - steps, 0].max
-        @today[[bit, @frame.dates[window]]] += steps
       end
 
       def allowed(bit, window) = [@most - @today[[bit, @frame.dates[window]]], 0].max

@@ -63,7 +63,7 @@ module Core
         @unplaced = unplaced
       end
 
-      # A job beside the problem's own, with the next index; and without it again.
+      # A job beside the problem's own, with the next index, which is never another's; and without it again.
       def admit(job)
         @blocks << []
         @left << job.steps
@@ -71,9 +71,9 @@ module Core
       end
 
       def dismiss(job)
-        @blocks.pop
-        @unplaced -= @left.pop
-        job.at == @blocks.size ? nil : raise(ArgumentError, "only the last is dismissed")
+        @unplaced -= @left[job.at]
+        @left[job.at] = 0
+        nil
       end
 
       # First and last time of a job's blocks.
