@@ -1,8 +1,8 @@
 # frozen_string_literal: true
 
 module Formats
-  # plan-result-1: a plan as the solver answers it (docs/formats/plan-result-1.schema.json); plan-result-2: the answer to a
-  # plan-problem-2 (docs/formats/plan-result-2.schema.json).
+  # plan-result-1: a plan as the solver answers it (docs/formats/plan-result-1.schema.json); plan-result-2: the answer
+  # to a plan-problem-2 (docs/formats/plan-result-2.schema.json).
   module PlanResult
     NAME = "plan-result-1"
     STUDIO = "plan-result-2"

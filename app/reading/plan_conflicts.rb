@@ -113,11 +113,14 @@ module App
           end
       end
 
-      # {task key => [minutes ahead, dancers called]}. A review of what would be rusty comes and goes with the plan.
+      # {task key => [minutes ahead, dancers called or away from all of it]}.
       def planned
-        @ahead.by_task.reject { |key, (_, _, kind)| kind == "review" && !titles.key?(key) }
-          .transform_values { |given| given.first(2) }
+        @ahead.by_task.reject { |key, _| own?(key) && !titles.key?(key) }
+          .to_h { |key, (minutes, called)| [key, [minutes, called | @ahead.away_from(key)]] }
       end
+
+      # A review of what would be rusty, and catching up of who misses lessons by the plan itself, come and go with it.
+      def own?(key) = %w[review caught].include?(Core::Planning::TaskKey.doing(key))
 
       def title(key) = titles[key] || @plan.slots.find { |slot| slot.task_key == key }&.title || key
       def titles = @titles ||= @draft.tasks.to_h { |task| [task.id, TaskTitles.of(task)] }

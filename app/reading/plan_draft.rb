@@ -65,7 +65,10 @@ module App
         more.empty? ? @problem : @problem.with(**more)
       end
 
-      def hazards = Core::Piece::Danced.new(work, vocabulary: @studio.vocabulary).all_hazards
+      def hazards = danced.all_hazards
+
+      # Sections in which somebody is lifted, or leans on somebody.
+      def lifts = work.sections.select { |section| danced.hazards(section).include?("lift") }.map(&:id)
 
       # Names of people, tasks and rehearsals, for sentences.
       def names
@@ -131,10 +134,11 @@ module App
 
       def wishes
         @wishes ||= { runs: setting("full_runs"), done_runs:, away: season.away_shares, cleaning: setting("cleaning"),
-                      today: now.to_date, missed:, quorum: setting("quorum"), reached:, held:,
+                      today: now.to_date, missed:, quorum: setting("quorum"), reached:, held:, lifts:,
                       drills: DrillWishes.of(piece, work.order, items, today: now.to_date) }
       end
 
+      def danced = @danced ||= Core::Piece::Danced.new(work, vocabulary: @studio.vocabulary)
       def setting(name) = what_if.settings.fetch(name) { piece.setting(name) }
     end
   end

@@ -30,6 +30,9 @@ module Core
       def in_link(index) = in_section(@links[index - 1].section)
 
       # The Piece::Section of a section's item.
+      # Everybody of a group.
+      def in_group(group) = cast_of([group])
+
       def section_of(item) = @links[item.links.first - 1]&.section
 
       # The item whose state a link's place shows: the difference for an altered link, else its section.

@@ -29,7 +29,7 @@ module Formats
         {
           warm_up: figure.call("warm_up", 0), cool_down: figure.call("cool_down", 0),
           re_warm_after: figure.call("re_warm_after", nil), between_sites: figure.call("between_sites", 0),
-          pieces: @fields.list("pieces") { |piece| { id: piece.text("id"), order: piece.integer("order", default: 1) } },
+          pieces: @fields.list("pieces") { |one| { id: one.text("id"), order: one.integer("order", default: 1) } },
           aims: @fields.list("aims") { |aim| { task: aim.text("task"), date: day(aim, "date") || NO_DAY } }
         }
       end
@@ -68,7 +68,7 @@ module Formats
           dancers: plain.dancers | must | may, may: may - must, piece: task.text("piece", default: nil),
           enough: task.integer("enough", default: 0), eights: plain.eights.zero? ? fresh(task) : plain.eights,
           groups: task.list("groups") { |one| { people: one.texts("people"), enough: one.integer("enough") } },
-          leads: task.list("leads") { |lead| { people: lead.texts("people"), price: lead.number("price", default: 0) } },
+          leads: task.list("leads") { |one| { people: one.texts("people"), price: one.number("price", default: 0) } },
           full_out: task.flag("full_out"), cast: task.text("cast", default: nil), needs: marks(task)
         )
       end
@@ -87,7 +87,7 @@ module Formats
       # What bands and warming up come to.
       def cared_for(read, people)
         grid = read[:grid]
-        up, down = [read[:warm_up], read[:cool_down]].map { |minutes| (minutes.fdiv(grid).ceil * grid) }
+        up, down = [read[:warm_up], read[:cool_down]].map { |minutes| minutes.fdiv(grid).ceil * grid }
         away = read[:unavailable].map { |entry| people.key?(entry[:who]) ? around(entry, up, down) : entry }
         {
           unavailable: away + home(read[:windows], people, down), limits: limits_with(read[:limits], people),
@@ -104,8 +104,8 @@ module Formats
       def home(windows, people, cool_down)
         people.flat_map do |who, band|
           by = @bands.dig(band, :home_by) or next []
-          windows.select { |window| by < window.finish + cool_down }.map(&:date).uniq
-                 .map { |date| { who:, date:, from: [by - cool_down, 0].max, to: 1440, late: true } }
+          dates = windows.select { |window| by < window.finish + cool_down }.map(&:date).uniq
+          dates.map { |date| { who:, date:, from: [by - cool_down, 0].max, to: 1440, late: true } }
         end
       end
 
@@ -114,7 +114,8 @@ module Formats
           most = @bands.dig(band, :minutes_a_day)
           { who:, minutes_per_day: most } if most
         end
-        (given + bands).group_by { |limit| limit[:who] }.values.map { |same| same.min_by { |each| each[:minutes_per_day] } }
+        (given + bands).group_by { |limit| limit[:who] }.values
+          .map { |same| same.min_by { |each| each[:minutes_per_day] } }
       end
 
       def check(read)

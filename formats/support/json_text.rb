@@ -5,12 +5,15 @@ module Formats
   module JsonText
     module_function
 
-    # Raises FaultyFile when the text is not JSON, not an object, or not of this format.
+    # Raises FaultyFile when the text is not JSON, not an object, or not of this format (one, or a list of them).
     def parse(text, format:)
       data = JSON.parse(letters(text))
       raise FaultyFile, ["the file: must be one JSON object, got #{Fields.shown(data)}"] unless data.is_a?(Hash)
-      unless Array(format).include?(data["format"])
-        raise FaultyFile, ["format: must be #{Array(format).map(&:inspect).join(' or ')}, got #{Fields.shown(data['format'])}"]
+
+      known = Array(format)
+      unless known.include?(data["format"])
+        wanted = known.map(&:inspect).join(" or ")
+        raise FaultyFile, ["format: must be #{wanted}, got #{Fields.shown(data['format'])}"]
       end
 
       data

@@ -54,7 +54,7 @@ module Records
 
       # tasks: [Core::Planning::Task] whose people are row ids; answers the Problem with text ids.
       def problem(tasks, hazards: [])
-        named = tasks.map { |task| task.with(dancers: ids(task.dancers), choreographers: ids(task.choreographers)) }
+        named = tasks.map { |task| named(task) }
         windows = open.map { |rehearsal| window(rehearsal, hazards) }
         Planning::Problem.new(
           windows: windows.select { |w| w.minutes >= GRID },
@@ -168,6 +168,13 @@ module Records
           start: slot.start_minute - rehearsal.start_minute - warm_up,
           minutes: slot.minutes,
           room: Identifiers.room(slot.room_id)
+        )
+      end
+
+      def named(task)
+        task.with(
+          dancers: ids(task.dancers), choreographers: ids(task.choreographers), may: ids(task.may),
+          groups: task.groups.map { |group| { **group, people: ids(group[:people]) } }
         )
       end
 

@@ -107,7 +107,8 @@ RSpec.describe Core::Planning::Schools do
           .then { |key| tasks(key, runs: random.rand(1..3), cleaning: [0.0, 0.3].sample(random:)) }
       named =
         made.map do |each|
-          each.with(dancers: each.dancers.map(&:to_s), choreographers: each.choreographers.map { |id| "t#{id}" })
+          each.with(dancers: each.dancers.map(&:to_s), choreographers: each.choreographers.map { |id| "t#{id}" },
+                    may: [], groups: [])
         end
       windows = Array.new(random.rand(6..12)) do |i|
         window(

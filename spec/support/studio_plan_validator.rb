@@ -104,7 +104,8 @@ class StudioPlanValidator
     Array(task["may"]).filter_map do |who|
       missed = gone(who, block).size
       said = Array(block["missing"]).include?(who)
-      "#{who} is said to be in #{name(block)}" if !said && missed * 3 > block["minutes"]
+      next "#{who} is said to be in #{name(block)}" if !said && missed * 3 > block["minutes"]
+
       "#{who} is said to miss #{name(block)}" if said && missed.zero? && !constrained?(who, block)
     end
   end
@@ -119,7 +120,7 @@ class StudioPlanValidator
   def leads
     @work.flat_map do |block|
       task = @tasks[block["task"] || block["catches_up"]]
-      wrong = task["leads"] && task["leads"].none? { |lead| lead["people"].sort == Array(block["lead"]).sort }
+      wrong = task["leads"]&.none? { |lead| lead["people"].sort == Array(block["lead"]).sort }
       away = Array(block["lead"]).select { |who| gone(who, block).any? }
       small = block["people"].select { |who| @dancers[who] && @dancers[who] != "adult" }
       [("#{name(block)} is led by nobody of its leads" if wrong),
@@ -128,16 +129,21 @@ class StudioPlanValidator
     end.compact
   end
 
-  def order
-    places = @work.select { |block| block["task"] }.group_by { |block| block["task"] }
-    at = @p["windows"].each_with_index.to_h { |each, i| [each["id"], i] }
-    @tasks.values.flat_map do |task|
-      first = places[task["id"]]&.map { |block| [at[block["window"]], block["start"]] }&.min or next []
-      before = ->(id) { places[id]&.map { |block| [at[block["window"]], block["start"] + block["minutes"]] }&.max }
-      [*Array(task["after"]).select { |id| before[id].nil? || (before[id] <=> first).positive? },
-       *Array(task["after_window"]).select { |id| before[id].nil? || before[id].first >= first.first }]
-        .map { |id| "#{task['id']} comes before #{id}" }
-    end
+  def order = @tasks.values.flat_map { |task| waited(task).map { |id| "#{task['id']} comes before #{id}" } }
+
+  # Ids of what a task waits for and comes before.
+  def waited(task)
+    first = times(task["id"], 0).min or return []
+    last = ->(id) { times(id, 1).max }
+    Array(task["after"]).select { |id| last.call(id).nil? || (last.call(id) <=> first).positive? } +
+      Array(task["after_window"]).select { |id| last.call(id).nil? || last.call(id).first >= first.first }
+  end
+
+  # [[window's index, minute], …] at which the blocks of a task begin, or end (share 1).
+  def times(id, share)
+    @at ||= @p["windows"].each_with_index.to_h { |each, i| [each["id"], i] }
+    @work.select { |block| block["task"] == id }
+      .map { |block| [@at[block["window"]], block["start"] + (share * block["minutes"])] }
   end
 
   def kinds
@@ -193,7 +199,8 @@ class StudioPlanValidator
       next if work.empty?
 
       found << "#{who} is cold on #{date}" if @p["warm_up"].to_i.positive? && own.first["kind"] != "warm_up"
-      found << "#{who} does not cool down on #{date}" if @p["cool_down"].to_i.positive? && own.last["kind"] != "cool_down"
+      cools = @p["cool_down"].to_i.zero? || own.last["kind"] == "cool_down"
+      found << "#{who} does not cool down on #{date}" unless cools
       again = own.each_cons(2).any? do |one, other|
         idle = @p["re_warm_after"] && other["from"] - ends(one) >= @p["re_warm_after"]
         idle && other["kind"] != "re_warm"
@@ -205,14 +212,19 @@ class StudioPlanValidator
 
   def full_out
     full = @work.select { |block| block["task"] && task(block)["full_out"] }
-    shows = [@p["show_date"], *@p["windows"].select { |each| each["kind"] == "show" }.map { |each| each["date"] }].compact
-    eves = shows.map { |date| (Date.iso8601(date) - 1).iso8601 }
-    near = full.combination(2).select do |one, other|
-      gap = [one["from"] - ends(other), other["from"] - ends(one)].max
-      day(one) == day(other) && (one["people"] & other["people"]).any? { |who| @dancers.key?(who) } && gap < 20
-    end
     full.select { |block| eves.include?(day(block)) }.map { |block| "#{name(block)} is the evening before a show" } +
-      near.map { |one, other| "#{name(one)} and #{name(other)} are full out too soon" }
+      full.combination(2).select { |one, other| too_soon?(one, other) }
+        .map { |one, other| "#{name(one)} and #{name(other)} are full out too soon" }
+  end
+
+  def eves
+    shows = @p["windows"].select { |each| each["kind"] == "show" }.map { |each| each["date"] }
+    [@p["show_date"], *shows].compact.map { |date| (Date.iso8601(date) - 1).iso8601 }
+  end
+
+  def too_soon?(one, other)
+    gap = [one["from"] - ends(other), other["from"] - ends(one)].max
+    day(one) == day(other) && (one["people"] & other["people"]).any? { |who| @dancers.key?(who) } && gap < 20
   end
 
   def catch_ups
@@ -243,9 +255,10 @@ class StudioPlanValidator
     return ["#{task['id']} is cut up"] if !task["split"] && blocks.size > 1
 
     [("two parts of #{task['id']} in one window" if blocks.map { |block| block["window"] }.uniq.size < blocks.size),
-     *blocks.select { |block| blocks.size > 1 && !block["minutes"].between?(@p["min_part"] || 15, @p["max_part"] || 60) }
-       .map { |block| "#{name(block)} is no part" }].compact
+     *blocks.select { |block| blocks.size > 1 && !part?(block) }.map { |block| "#{name(block)} is no part" }].compact
   end
+
+  def part?(block) = block["minutes"].between?(@p["min_part"] || 15, @p["max_part"] || 60)
 
   def late
     Array(@p["aims"]).sort_by { |aim| aim["date"] }.map do |aim|

@@ -45,10 +45,12 @@ module App
 
         def write_all(row)
           ends = @plan.bookends.group_by(&:window)
+          own = @plan.own.select(&:of).group_by(&:window)
           recaps = Recaps.new(row, @season, @tasks.values + @plan.lately, work.order)
           @plan.placements.group_by(&:window).each do |window, blocks|
             rehearsal = rehearsals.fetch(Records::Mapping::Identifiers.row(window))
             made = blocks.map { |block| slot(row, rehearsal, block) } + recaps.make(ends.fetch(window, []))
+            made += own.fetch(window, []).map { |block| catch_up(row, rehearsal, block) }
             WarmUps.new(row, @season).make(rehearsal, made)
           end
         end
@@ -98,10 +100,32 @@ module App
               eights: eights[block],
               pinned: @pinned.include?([task.id, rehearsal.id])
             )
-          call(row, task.dancers, "dancer")
-          call(row, task.choreographers - task.dancers, "teacher")
+          invite(row, task, @plan.party(block))
+        end
+
+        # Whoever misses it by the calendar is not called to it.
+        def invite(row, task, party)
+          call(row, task.dancers - rows(party&.missing), "dancer")
+          call(row, (task.choreographers | rows(party&.lead)) - task.dancers, "teacher")
           row
         end
+
+        # A slot in which those who missed lessons by this plan are caught up.
+        def catch_up(plan, rehearsal, block)
+          task = @tasks.fetch(block.of)
+          row = create(
+            plan, rehearsal,
+            kind: "catchup", task_key: Core::Planning::TaskKey.of("caught", Core::Planning::TaskKey.subject(task.id)),
+            title: Reading::TaskTitles.of(task), start_minute: rehearsal.start_minute + @season.warm_up + block.start,
+            minutes: block.minutes, room_id: Records::Mapping::Identifiers.row(block.room), from_link: task.links&.min,
+            to_link: task.links&.max, section_ids: task.sections
+          )
+          call(row, rows(block.who), "dancer")
+          call(row, rows(block.lead), "teacher")
+          row
+        end
+
+        def rows(ids) = Array(ids).map { |id| Records::Mapping::Identifiers.row(id) }
 
         def create(plan, rehearsal, **fields)
           Records::Slot.create!(studio_id: plan.studio_id, plan:, rehearsal:, **fields)

@@ -2,9 +2,9 @@
 
 module Core
   module Planning
-    # Catching up of those who missed lessons by the plan itself. What costs nobody a call comes first (the recap, dancing
-    # beside a partner, a film); a slot of its own is for whoever misses two lessons or more than four eights: several
-    # people in one, on an evening they come to anyway, at most a quarter of an hour a person and evening.
+    # Catching up of those who missed lessons by the plan itself. What costs nobody a call comes first (the recap,
+    # dancing beside a partner, a film); a slot of its own is for whoever misses two lessons or more than four eights:
+    # several people in one, on an evening they come to anyway, at most a quarter of an hour a person and evening.
     class MissedLessons
       KINDS = %w[make learn difference join place].freeze
       LESSONS = 2
@@ -30,7 +30,8 @@ module Core
 
       # [Found], put on the table.
       def all
-        @all ||= @frame.jobs.select { |job| job.may.positive? && KINDS.include?(job.kind) }.flat_map { |job| caught(job) }
+        @all ||= @frame.jobs.select { |job| job.may.positive? && KINDS.include?(job.kind) }
+          .flat_map { |job| caught(job) }
       end
 
       # Minutes of it for which there was no place, of everybody together.
@@ -87,19 +88,25 @@ module Core
       end
 
       def slot(job, window, here, owed, partners = [])
-        steps = here.map { |bit| [due(job, bit, window, owed), allowed(bit, window)].min }.max
-        steps = [steps, *(here + partners).map { |bit| allowed(bit, window) }].min
+        people = here + partners
+        steps = [here.map { |bit| due(job, bit, window, owed) }.max, *people.map { |bit| allowed(bit, window) }].min
         return unless steps.positive?
 
-        extra = catch_up(job, here + partners, steps)
+        extra = catch_up(job, people, steps)
+        return unless placed?(extra, window)
+
+        here.each { |bit| owed[bit] = [owed[bit] - steps, 0].max }
+        people.each { |bit| @today[[bit, @frame.dates[window]]] += steps }
+        Found.new(@table.blocks[extra.at].first, job)
+      end
+
+      def placed?(extra, window)
         @table.admit(extra)
         found = @places.cheapest_in(extra, window, 0, @frame.steps[window])
         return @table.dismiss(extra) unless found
 
         @table.put(extra, window, found[1], found[2], found[4], found[5])
-        here.each { |bit| owed[bit] = [owed[bit] - steps, 0].max }
-        (here + partners).each { |bit| @today[[bit, @frame.dates[window]]] += steps }
-        Found.new(@table.blocks[extra.at].first, job)
+        true
       end
 
       def allowed(bit, window) = [@most - @today[[bit, @frame.dates[window]]], 0].max

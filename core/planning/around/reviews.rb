@@ -99,21 +99,12 @@ module Core
         choices.each { |want, tasks| settle(want, tasks) }
       end
 
-      # Recap and music as tasks: they keep their place too.
+      # Recap, music and catching up as tasks: they keep their place too.
       def bookends
-        @bookends ||=
-          @plan.bookends.each_with_index.to_h do |each, i|
-            [
-              Task.new(
-                id: "around-#{i}",
-                kind: each.kind,
-                minutes: each.minutes,
-                dancers: each.dancers,
-                choreographers: each.choreographers
-              ),
-              each
-            ]
-          end
+        @bookends ||= (@plan.bookends + @plan.own.select(&:of)).each_with_index.to_h do |each, i|
+          [Task.new(id: "around-#{i}", kind: each.kind, minutes: each.minutes, dancers: each.dancers,
+                    choreographers: each.choreographers), each]
+        end
       end
 
       def put(task, placement)

@@ -11,6 +11,8 @@ module Core
       Block = Struct.new(:kind, :window, :start, :minutes, :room, :who, :lead, :of, keyword_init: true) do
         def end = start + minutes
         def people = who | lead
+        def dancers = who
+        def choreographers = lead
       end
 
       # table: with everything on it.
@@ -66,7 +68,7 @@ module Core
         found << ["warm_up", first[2], first[0] - up, up, first[3]] if up.positive?
         found << ["cool_down", last[2], last[1], down, last[3]] if down.positive?
         found.map { |kind, window, at, minutes, bit| [kind, window, at - @frame.windows[window].start, minutes, bit] }
-             .select { |_, _, start, _, _| start >= 0 }
+          .select { |_, _, start, _, _| start >= 0 }
       end
 
       def cold(spans)
@@ -81,8 +83,9 @@ module Core
       def block(kind, window, start, minutes, bits)
         room = room(window, start, minutes, bits.size)
         @taken[window] << [room, start, start + minutes] if room
-        Block.new(kind:, window: @frame.windows[window].id, start:, minutes:, lead: [],
-                  room: room && @frame.windows[window].rooms[room].first, who: bits.sort.map { |bit| @frame.people[bit] })
+        lies = @frame.windows[window]
+        Block.new(kind:, window: lies.id, start:, minutes:, room: room && lies.rooms[room].first, lead: [],
+                  who: bits.sort.map { |bit| @frame.people[bit] })
       end
 
       # The smallest room that is free for it.

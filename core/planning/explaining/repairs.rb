@@ -81,11 +81,16 @@ module Core
         @problem.tasks.flat_map do |task|
           task = task.with(after: task.after + (task.after & left_out.keys).map { |id| "#{id}-caught-up" })
           if left_out.key?(task.id)
-            [task.with(dancers: task.dancers - left_out[task.id]), catch_up(task, left_out[task.id])]
+            [going_on(task, left_out[task.id]), catch_up(task, left_out[task.id])]
           else
             [task]
           end
         end
+      end
+
+      def going_on(task, left_out)
+        task.with(dancers: task.dancers - left_out, may: task.may - left_out,
+                  enough: [task.enough - (task.may & left_out).size, 0].max, groups: [])
       end
 
       def catch_up(task, people)
@@ -94,7 +99,7 @@ module Core
           id: "#{task.id}-caught-up",
           kind: "catchup",
           minutes:,
-          dancers: people,
+          dancers: people, may: [], enough: 0, groups: [],
           after: [task.id],
           after_window: [],
           eights: 0

@@ -35,14 +35,10 @@ module Core
       end
 
       # For each step of the window, the set of people who rehearse something else then; nil where nobody does.
-      def working(window)
-        busy = entries(window).select { |entry| entry[:work] && index[entry[:who]] }
-        return if busy.empty?
+      def working(window) = sets(window) { |entry| entry[:work] }
 
-        busy.each_with_object(Array.new(steps(window), 0)) do |entry, sets|
-          covered(window, entry).each { |step| sets[step] |= 1 << index[entry[:who]] }
-        end
-      end
+      # The same with warming up and cooling down for it.
+      def taken(window) = sets(window) { |entry| entry[:work] || entry[:frame] }
 
       # Minutes of other work, warming up and cooling down for it included: {[date, person's index] => minutes}.
       def elsewhere
@@ -55,6 +51,16 @@ module Core
       end
 
       private
+
+      # For each step, the set of people that entries of some kind are about; nil without any.
+      def sets(window)
+        busy = entries(window).select { |entry| yield(entry) && index[entry[:who]] }
+        return if busy.empty?
+
+        busy.each_with_object(Array.new(steps(window), 0)) do |entry, sets|
+          covered(window, entry).each { |step| sets[step] |= 1 << index[entry[:who]] }
+        end
+      end
 
       def entries(window) = @away.fetch(window.date, [])
 

@@ -18,9 +18,12 @@ module Core
         # share of the rehearsals they miss}; cleaning: share of the learning minutes given again to cleaning; today: a
         # Date, for reviews of what is rusty; missed: {item key => [person]} who were not there when it was taught;
         # reached: {section id => eights taught so far}; quorum: the share of its dancers with which a learn goes ahead;
-        # held: {id of a cleaning task => minutes it was given already}; drills: [Drill] that somebody wants.
+        # held: {id of a cleaning task => minutes it was given already}; drills: [Drill] that somebody wants; lifts: ids
+        # of sections in which people hold each other, so that none of them can be missing.
         def initialize(work, items:, progress: Learning::Progress.new, estimate: Estimate.new, runs: 5, done_runs: 0,
-                       away: {}, cleaning: 0.0, today: nil, missed: {}, reached: {}, quorum: 0.8, held: {}, drills: [])
+                       away: {}, cleaning: 0.0, today: nil, missed: {}, reached: {}, quorum: 0.8, held: {}, drills: [],
+                       lifts: [])
+          @lifts = lifts
           @missed = missed
           @held = held
           @drills = drills
@@ -173,7 +176,16 @@ module Core
         # Sections that lie in its links, unless said otherwise.
         def push(**fields)
           sections = fields[:sections] || fields.fetch(:links).map { |index| @links[index - 1].section.id }.uniq
-          @tasks << Task.new(**fields, sections:)
+          @tasks << Task.new(**fields, sections:, **company(fields, sections))
+        end
+
+        # Who of a task can miss an evening of it. Catching up is for those it is for.
+        def company(fields, sections)
+          return {} if fields[:kind] == "catchup"
+
+          groups = @links.select { |placed| sections.include?(placed.section.id) }
+            .flat_map { |placed| placed.section.groups }.uniq.map { |group| @items.in_group(group) }
+          @quorum.company(fields.fetch(:dancers), groups:, held: @lifts.intersect?(sections) && sections.size <= 2)
         end
       end
     end

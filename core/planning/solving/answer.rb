@@ -34,6 +34,12 @@ module Core
         end
       end
 
+      # All that a Plan says beside its placements. ends: Bookends, or nil.
+      def around(ends)
+        { parties:, prices:, own:, unplaced_catch_ups:, bookends: ends&.all || [],
+          missing_bookends: ends&.missing || [] }
+      end
+
       # Minutes of catching up without a place.
       def unplaced_catch_ups = catching_up.unplaced
 

@@ -8,7 +8,8 @@ module Core
       # Away for more than one step in so many of a block is missing it.
       MISSED = 3
 
-      # away, working: per window and step, sets of people; minors: the set of those not yet grown up.
+      # away, working: per window and step, sets of people (working: with what they warm up and cool down for it, nil
+      # where nobody does); minors: the set of those not yet grown up.
       def initialize(away, working, minors)
         @working = working
         @minors = minors

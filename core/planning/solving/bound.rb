@@ -3,8 +3,8 @@
 module Core
   module Planning
     # The earliest window in which the last run can lie, whatever the plan: from what waits for what, and from the
-    # minutes that each person who must be there, and the new material each of them, has before it. A relaxation: nothing earlier is
-    # possible.
+    # minutes that each person who must be there, and the new material each of them, has before it. A relaxation:
+    # nothing earlier is possible.
     class Bound
       def initialize(frame)
         @frame = frame

@@ -5,8 +5,8 @@ module Core
     # One window of a table, with the blocks that lie in it. It never changes: with a block more or less it is another
     # one, so that what was worked out for it stays true, and going back is free.
     class Evening
-      # People: the set of all who are there, who leads it included; lead: its index among the job's leads, or nil; late:
-      # those who are not there from its first step to its last; extra: person-minutes it costs where it lies; key: a
+      # people: the set of all who are there, who leads it included; lead: its index among the job's leads; late: those
+      # who are not there from its first step to its last; extra: person-minutes it costs where it lies; key: a
       # number that no other block has.
       Block = Struct.new(:job, :window, :start, :steps, :room, :people, :lead, :late, :extra, :key) do
         def end = start + steps
@@ -103,8 +103,8 @@ module Core
         return 0 if @blocks.empty?
 
         first, last, all = spans
-        there = last.sum { |step, set| step * Values::Bits.count(set) } -
-                first.sum { |step, set| step * Values::Bits.count(set) }
+        from, to = [first, last].map { |edges| edges.sum { |step, set| step * Values::Bits.count(set) } }
+        there = to - from
         @frame.minutes(there - worked) + (@frame.trip * Values::Bits.count(all)) + @blocks.sum(&:extra)
       end
 

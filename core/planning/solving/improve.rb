@@ -2,9 +2,9 @@
 
 module Core
   module Planning
-    # Ruin and recreate (Schrimpf and others 2000) under simulated annealing: a few jobs are taken out of a table and put
-    # in again where they cost least, with a little noise; the result is kept when it is better, or not much worse, and
-    # ever less so. Seeded, limited by how often a place was looked for.
+    # Ruin and recreate (Schrimpf and others 2000) under simulated annealing: a few jobs are taken out of a table and
+    # put in again where they cost least, with a little noise; the result is kept when it is better, or not much worse,
+    # and ever less so. Seeded, limited by how often a place was looked for.
     class Improve
       # Of the cost, what a step may be worse at first.
       HEAT = 0.06
@@ -61,7 +61,13 @@ module Core
         return @table.restore(before) unless accepted?(score, heat) && !ahead?(jobs) && !unsound?(before)
 
         @now = score
-        @best, @kept, @base = score, @table.state, @table.cost if score < @best
+        keep if score < @best
+      end
+
+      def keep
+        @best = @now
+        @kept = @table.state
+        @base = @table.cost
       end
 
       # Kept by chance when it is worse (Kirkpatrick and others 1983).
@@ -82,12 +88,10 @@ module Core
         return @places.early(job, bounds) if @early
 
         home = [] if @random.rand < BACK
-        until @table.placed?(job)
-          place(job, bounds, home, heat) || place(job, bounds, [], heat) || break
-        end
+        nil until @table.placed?(job) || !(place(job, bounds, home, heat) || place(job, bounds, [], heat))
       end
 
-      # Puts a part of a job where it costs least but in these windows, between the others' blocks or in a gap of theirs.
+      # Puts a part of a job where it costs least but in these windows, between others' blocks or in a gap of theirs.
       def place(job, bounds, but, heat)
         noise = Hash.new do |all, window|
           all[window] = (@random.rand * heat * 0.5) + @score.of_load(@table, window, job.steps)
@@ -132,7 +136,7 @@ module Core
       end
 
       def weight(job)
-        return -job.tail * (0.5 + @random.rand) - (job.urgent ? 1_000_000 : 0) if @early && @random.rand < 0.6
+        return (-job.tail * (0.5 + @random.rand)) - (job.urgent ? 1_000_000 : 0) if @early && @random.rand < 0.6
 
         -(job.steps * Values::Bits.count(job.people) * (0.2 + @random.rand))
       end

@@ -122,7 +122,7 @@ module Core
 
       def read_calendar
         @away = @windows.map { |window| @calendar.away(window) }
-        @attendance = Attendance.new(@away, @windows.map { |window| @calendar.working(window) },
+        @attendance = Attendance.new(@away, @windows.map { |window| @calendar.taken(window) },
                                      bits(@problem.minors))
         @closed = @windows.map { |window| window.rooms.map { |id, _| @calendar.closed(window, id) } }
         @dates = @windows.map(&:date)

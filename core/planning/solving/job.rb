@@ -3,12 +3,12 @@
 module Core
   module Planning
     # A task by index, as the solver works on it. steps: what is still to be placed; must: the set of those without whom
-    # it is not done; may: the others, of whom `enough` are to come and of each [set, number] in quotas so many; people:
-    # must and may; leads: [[set, price in person-minutes], …], the cheapest first, of whom one set leads it, empty where
-    # those who lead are among must; dancers: the set that a room has to hold; rate: new eights a step; after,
-    # after_window, before, before_window: indexes of tasks; tail: steps on the longest way to the end; urgent: a run is
-    # this, or waits for it; through: may use a rehearsal's first and last minutes, kept for recap and music; due: the
-    # index of the last window that meets its aim, or nil; order: of its piece, 1 first.
+    # it is not done; may: the others, of whom `enough` are to come, and of each [set, number] in quotas so many;
+    # people: must and may; leads: [[set, price in person-minutes], …], the cheapest first, of whom one set leads it,
+    # empty where those who lead are among must; dancers: the set that a room has to hold; rate: new eights a step;
+    # after, after_window, before, before_window: indexes of tasks; tail: steps on the longest way to the end; urgent: a
+    # run is this, or waits for it; through: may use a rehearsal's first and last minutes, kept for recap and music;
+    # due: the index of the last window that meets its aim, or nil; order: of its piece, 1 first.
     Job =
       Struct.new(
         :at, :id, :kind, :steps, :split, :must, :may, :enough, :quotas, :leads, :dancers, :people, :size, :rate,
@@ -90,11 +90,13 @@ module Core
           job.after_window.each { |i| jobs[i].before_window << job.at }
         end
         by_id = jobs.to_h { |job| [job.id, job] }
-        @problem.in_order.filter_map { |task| by_id[task.id] }.reverse_each do |job|
-          later = (job.before + job.before_window).map { |i| jobs[i] }
-          job.tail = job.steps + (later.map(&:tail).max || 0)
-          job.urgent = job.run || !job.due.nil? || later.any?(&:urgent)
-        end
+        @problem.in_order.filter_map { |task| by_id[task.id] }.reverse_each { |job| weigh(job, jobs) }
+      end
+
+      def weigh(job, jobs)
+        later = (job.before + job.before_window).map { |i| jobs[i] }
+        job.tail = job.steps + (later.map(&:tail).max || 0)
+        job.urgent = job.run || !job.due.nil? || later.any?(&:urgent)
       end
 
       def bits(ids) = @calendar.bits(ids)

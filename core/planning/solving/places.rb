@@ -13,6 +13,7 @@ module Core
         @table = table
         @frame = table.frame
         @apart = Apart.new(table)
+        @between = Between.new(table)
         @tried = 0
       end
 
@@ -37,10 +38,7 @@ module Core
 
       # [earliest time, latest time] by what comes before and after it on the table; nil when something it waits for is
       # not placed. last: the last window it may lie in.
-      def bounds(job, last)
-        low = low(job) or return
-        [low, high(job, last)]
-      end
+      def bounds(job, last) = @between.of(job, last)
 
       # The first start from a step on in a window for a part of so many steps, or nil.
       def next_start(job, window, from, steps)
@@ -68,7 +66,10 @@ module Core
           added = block_given? ? yield(window) : 0
           found = added && part_in(job, window, from, to) or next
           price = (found.price + added).fdiv(found.steps)
-          best, least = found, price if least.nil? || price < least - 1e-9
+          next unless least.nil? || price < least - 1e-9
+
+          best = found
+          least = price
         end
         best
       end
@@ -98,34 +99,6 @@ module Core
       end
 
       private
-
-      def low(job)
-        jobs = @frame.jobs
-        low = 0
-        job.after.each do |i|
-          (ends = @table.placed?(jobs[i]) && @table.ends(jobs[i])) ? (low = ends if ends > low) : (return nil)
-        end
-        job.after_window.each do |i|
-          return nil unless @table.placed?(jobs[i])
-
-          next_window = ((@table.ends(jobs[i]) / Table::TIME) + 1) * Table::TIME
-          low = next_window if next_window > low
-        end
-        low
-      end
-
-      def high(job, last)
-        jobs = @frame.jobs
-        high = (last * Table::TIME) + @frame.steps[last]
-        job.before.each { |i| (starts = @table.starts(jobs[i])) && starts < high && (high = starts) }
-        job.before_window.each do |i|
-          starts = @table.starts(jobs[i]) or next
-          window = (starts / Table::TIME) - 1
-          limit = window.negative? ? 0 : (window * Table::TIME) + @frame.steps[window]
-          high = limit if limit < high
-        end
-        high
-      end
 
       def earliest(job, low, high)
         each_window(job, low, high) do |window, from, to|
@@ -164,8 +137,8 @@ module Core
       def bearable?(job, choice)
         return choice.bearable unless choice.bearable.nil?
 
-        choice.bearable = @table.bearable?(choice.people, choice.window, choice.start, choice.steps) &&
-                          @apart.allow?(job, choice)
+        choice.bearable =
+          @table.bearable?(choice.people, choice.window, choice.start, choice.steps) && @apart.allow?(job, choice)
       end
 
       # Every start of a part of so many steps in a window as it is now, the cheapest first.
@@ -208,10 +181,8 @@ module Core
         room = @table.room_for_new(job, window)
         parts = parts(job, left)
         fitting = room >= left ? parts : parts.select { |steps| steps <= room }
-        return fitting unless fitting.empty? && job.rate.positive? && @frame.cap &&
-                              room >= (@frame.cap / job.rate).floor
-
-        parts.last(1)
+        alone = fitting.empty? && job.rate.positive? && @frame.cap && room >= (@frame.cap / job.rate).floor
+        alone ? parts.last(1) : fitting
       end
 
       def parts(job, left)

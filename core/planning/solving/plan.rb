@@ -28,12 +28,12 @@ module Core
       # changes: Disturbance::Count against an earlier plan; repairs: [Repairs::Repair] that were tried and work;
       # bookends: [Bookends::Bookend]; missing_bookends: [BookendWishes::Wish] that found no place; rank: [minutes
       # without a place, rehearsals later than wanted, Score], by which plans of one problem compare, the least best;
-      # parties: {Placement => Answer::Party} of those where somebody may miss something; prices: person-minutes by name;
-      # first_aim_missed: days; unplaced_catch_ups: minutes; own: [WarmBlocks::Block].
+      # parties: {Placement => Answer::Party} of those where somebody may miss something; prices: person-minutes by
+      # name; first_aim_missed: days; unplaced_catch_ups: minutes; own: [WarmBlocks::Block].
       def initialize(problem, placements, unplaced: {}, reasons: [], seed: 0, iterations: 0, ready_bound: nil,
                      changes: nil, stopped_by: "iterations", proven_impossible: false, repairs: [], bookends: [],
-                     missing_bookends: [], rank: [], parties: {}, prices: {}, first_aim_missed: 0, unplaced_catch_ups: 0,
-                     own: [])
+                     missing_bookends: [], rank: [], parties: {}, prices: {}, first_aim_missed: 0,
+                     unplaced_catch_ups: 0, own: [])
         @rank = rank
         @parties = parties
         @prices = prices

@@ -143,27 +143,29 @@ module Core
       def answer(table)
         unplaced =
           @frame.jobs.reject { |job| table.placed?(job) }.to_h { |job| [job.id, table.left[job.at] * @problem.grid] }
-        limit = @frame.steps.empty? ? nil : @frame.windows[bound]&.id
-        shortfall = unplaced.empty? ? nil : Shortfall.new(@problem, unplaced)
         whole, around = around(table)
         found = Answer.new(whole, @problem)
         Plan.new(
           @problem,
           found.placements,
           unplaced:,
-          reasons: shortfall&.reasons || [],
+          **why(unplaced),
+          **found.around(around),
           seed: @seed,
           iterations: @made,
-          ready_bound: limit,
+          ready_bound: @frame.steps.empty? ? nil : @frame.windows[bound]&.id,
           changes: told&.of(whole),
           stopped_by: @stop.call ? "stop" : "iterations",
-          proven_impossible: shortfall&.proven? || false,
-          bookends: around&.all || [],
-          missing_bookends: around&.missing || [],
           rank: [unplaced.values.sum, [ready(table) - wanted, 0].max, score.of(table)],
-          parties: found.parties, prices: found.prices, first_aim_missed: score.first_aim_missed(table),
-          unplaced_catch_ups: found.unplaced_catch_ups, own: found.own
+          first_aim_missed: score.first_aim_missed(table)
         )
+      end
+
+      def why(unplaced)
+        return {} if unplaced.empty?
+
+        shortfall = Shortfall.new(@problem, unplaced)
+        { reasons: shortfall.reasons, proven_impossible: shortfall.proven? }
       end
 
       # Table and Bookends with recap and music put around the work, where they are asked for.

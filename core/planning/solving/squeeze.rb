@@ -3,7 +3,7 @@
 module Core
   module Planning
     # A job put between the blocks of a window that move up for it: every place in their order is tried, each block as
-    # early as it goes after the one before it, and the cheapest is kept. What it comes to is remembered with the evening.
+    # early as it goes after the one before it, and the cheapest is kept, and remembered with the evening.
     class Squeeze
       # minutes: what it adds; places: [[job, start, steps, room, lead], …] of the whole window.
       # Beside so many blocks there is rarely a better order, and looking takes long.
@@ -51,14 +51,14 @@ module Core
       def laid(order, window)
         clear(window)
         from = 0
-        places = order.map do |job, steps|
+        places = order.each_with_object([]) do |(job, steps), done|
           from = [from, after(job, window, order)].max
-          found = @places.first_of(job, window, steps, from, @frame.steps[window]) or return
+          found = @places.first_of(job, window, steps, from, @frame.steps[window]) or break
           room = @places.room(job, found)
           @table.put(job, window, from = found.start, steps, room, found.lead)
-          [job, found.start, steps, room, found.lead]
+          done << [job, found.start, steps, room, found.lead]
         end
-        [@table.window_cost(window), places]
+        places && [@table.window_cost(window), places]
       end
 
       # The first step at which a job may begin by what it waits for in the window; beyond its end where that has not

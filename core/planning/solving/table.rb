@@ -17,6 +17,7 @@ module Core
         @left = frame.jobs.map(&:steps)
         @unplaced = @left.sum
         @days = DayLimits.new(self)
+        @rests = Rests.new(self)
         @made = {}
         @known = {}
       end
@@ -122,20 +123,13 @@ module Core
 
       # Whether nobody would work too long without a rest (warming up again counts as work), or too long on a day.
       def bearable?(people, window, start, steps)
-        @days.allow?(people, window, start, steps) && @frame.rests.all? do |most, rest, whom|
-          own = people & whom
-          own.zero? || rested?(own, window, start, steps, most, rest)
-        end
+        @days.allow?(people, window, start, steps) && @rests.allow?(people, window, start, steps)
       end
 
       # Whether a window is still bearable for people of whom something was taken out: without it they may have to warm
       # up again.
       def sound?(people, window)
-        return true unless @frame.rewarm
-
-        @days.sound?(people, window) && @frame.rests.all? do |most, rest, whom|
-          stretches(window, most, rest).sound?(people & whom)
-        end
+        @frame.rewarm.nil? || (@days.sound?(people, window) && @rests.sound?(people, window))
       end
 
       # Steps of a job's new material that its dancers can still take in, in a window.
@@ -178,28 +172,6 @@ module Core
         @known.clear if @known.size > MOST
         @evenings[window] = evening
         @days.changed(window)
-      end
-
-      def stretches(window, most, rest)
-        Stretches.new(work(window), rest:, most:, rewarm: @frame.rewarm, dancing: @frame.dancing)
-      end
-
-      # Quick where all that touches these people is short enough together; else person by person.
-      def rested?(people, window, start, steps, most, rest)
-        return false if steps > most
-
-        warm = @frame.rewarm.nil? || (people & @frame.dancing).nobits?(there(window))
-        return true if warm && short?(people, window, start, steps, most, rest)
-
-        stretches(window, most, rest).allow?(people, start, start + steps)
-      end
-
-      def short?(people, window, start, steps, most, rest)
-        return false if @frame.working[window]
-
-        mask = (((1 << steps) - 1) << start) | @evenings[window].busy_steps(people)
-        (rest - 1).times { mask |= mask << 1 }
-        Table.runs(mask, most + rest).zero?
       end
     end
   end
