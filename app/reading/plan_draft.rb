@@ -8,6 +8,10 @@ module App
       Planning = Core::Planning
       private_constant :Planning
 
+      # Person-minutes that somebody else's leading counts for.
+      STEAD = 30
+      private_constant :STEAD
+
       attr_reader :piece, :now, :what_if
 
       def initialize(piece, now, what_if: WhatIfChange::NONE)
@@ -134,8 +138,14 @@ module App
 
       def wishes
         @wishes ||= { runs: setting("full_runs"), done_runs:, away: season.away_shares, cleaning: setting("cleaning"),
-                      today: now.to_date, missed:, quorum: setting("quorum"), reached:, held:, lifts:,
+                      today: now.to_date, missed:, quorum: setting("quorum"), reached:, held:, lifts:, leaders:,
                       drills: DrillWishes.of(piece, work.order, items, today: now.to_date) }
+      end
+
+      # Grown-ups of the team who may lead a run in a teacher's stead: {person id => price}.
+      def leaders
+        staff = @studio.memberships.where(role: %w[assistant director]).where.not(person_id: nil).pluck(:person_id)
+        @studio.people.present.where(id: staff, adult: true).pluck(:id).to_h { |id| [id, STEAD] }
       end
 
       def danced = @danced ||= Core::Piece::Danced.new(work, vocabulary: @studio.vocabulary)

@@ -54,14 +54,14 @@ module Records
 
       # tasks: [Core::Planning::Task] whose people are row ids; answers the Problem with text ids.
       def problem(tasks, hazards: [])
-        named = tasks.map { |task| named(task) }
+        named = tasks.map { |task| NamedTask.of(task) }
         windows = open.map { |rehearsal| window(rehearsal, hazards) }
         Planning::Problem.new(
           windows: windows.select { |w| w.minutes >= GRID },
           tasks: named,
           grid: GRID,
           dancers: named.flat_map(&:dancers).uniq.sort,
-          choreographers: named.flat_map(&:choreographers).uniq.sort,
+          choreographers: named.flat_map { |task| task.choreographers | task.leaders }.uniq.sort,
           unavailable: unavailable,
           availability:,
           target_window: target&.then { |rehearsal| Identifiers.window(rehearsal.id) },
@@ -124,7 +124,7 @@ module Records
         return [] unless plan
 
         windows = open.index_by(&:id)
-        plan.slots
+        plan.slots.includes(:slot_people)
           .select { |slot| slot.work? && windows.key?(slot.rehearsal_id) }
           .map { |slot| placement(slot, windows[slot.rehearsal_id]) }
       end
@@ -167,15 +167,13 @@ module Records
           window: Identifiers.window(slot.rehearsal_id),
           start: slot.start_minute - rehearsal.start_minute - warm_up,
           minutes: slot.minutes,
-          room: Identifiers.room(slot.room_id)
+          room: Identifiers.room(slot.room_id),
+          lead: lead(slot)
         )
       end
 
-      def named(task)
-        task.with(
-          dancers: ids(task.dancers), choreographers: ids(task.choreographers), may: ids(task.may),
-          groups: task.groups.map { |group| { **group, people: ids(group[:people]) } }
-        )
+      def lead(slot)
+        ids(slot.slot_people.select { |each| each.role == "teacher" }.map(&:person_id)) if slot.kind == "run"
       end
 
       def ids(people) = people.map { |id| Identifiers.person(id) }

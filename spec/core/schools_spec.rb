@@ -108,7 +108,7 @@ RSpec.describe Core::Planning::Schools do
       named =
         made.map do |each|
           each.with(dancers: each.dancers.map(&:to_s), choreographers: each.choreographers.map { |id| "t#{id}" },
-                    may: [], groups: [])
+                    may: [], groups: [], leads: [])
         end
       windows = Array.new(random.rand(6..12)) do |i|
         window(

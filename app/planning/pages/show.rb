@@ -126,6 +126,9 @@ module App
           end
         end
 
+        # Names of those who dance a slot of the next rehearsals and are not called to it, since they are away.
+        def goes_without(slot) = kept(:goes_without) { find_goes_without }.fetch(slot.id, [])
+
         # Who has most work and waiting in the rehearsals ahead: [Burden], the longest waits first.
         def burdens = kept(:burdens) { find_burdens }
 
@@ -152,6 +155,16 @@ module App
         def called_ahead
           @called_ahead ||=
             Records::SlotPerson.where(studio_id: piece.studio_id, slot_id: ahead.map(&:id)).pluck(:person_id, :slot_id)
+        end
+
+        # {slot id => [name]}.
+        def find_goes_without
+          dancers = draft.tasks.to_h { |task| [task.id, task.dancers] }
+          called = called_ahead.group_by(&:last).transform_values { |rows| rows.map(&:first) }
+          next_rehearsals.flat_map(&:last).to_h do |slot|
+            missing = dancers.fetch(slot.task_key, []) - called.fetch(slot.id, [])
+            [slot.id, missing.filter_map { |id| people[id]&.name }]
+          end
         end
 
         def find_burdens

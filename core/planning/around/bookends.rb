@@ -94,7 +94,7 @@ module Core
       def put(placement, window)
         room = @frame.windows[window].rooms.index { |id, _| id == placement.room }
         job = @frame.job(placement.task)
-        lead = placement.lead && job.leads.index { |set, _| set == @frame.bits(placement.lead) }
+        lead = @frame.lead_of(job, placement)
         from, steps = [placement.start, placement.minutes].map { |minutes| minutes / @problem.grid }
         @table.put(job, window, from, steps, room, lead)
       end

@@ -21,6 +21,9 @@ module Core
       # Ids of everybody it asks for, whoever leads it aside where there is a choice.
       def people = dancers | choreographers
 
+      # Ids of everybody who could lead it, where there is a choice.
+      def leaders = leads.flat_map { |lead| lead[:people] }.uniq
+
       # Ids of those without whom it is not done.
       def must = people - may
 

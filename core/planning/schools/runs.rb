@@ -32,11 +32,18 @@ module Core
             id: TaskKey.of("run", number),
             minutes:,
             dancers: people,
+            leads: leads(people),
             links: (1..@links.size).to_a,
             after: before,
             after_window: previous("run"),
             title: kind
           )
+        end
+
+        # Whoever teaches a section leads a run, or whom the director has for it. Who dances it cannot lead it too.
+        def leads(people)
+          teachers = @links.flat_map { |placed| placed.section.called_teachers }.uniq.to_h { |who| [who, 0] }
+          @leaders.merge(teachers).except(*people).map { |who, price| { people: [who], price: } }
         end
 
         # What went wrong in a run, and what notes did not mend. No run waits for it: who is away for a drill must not

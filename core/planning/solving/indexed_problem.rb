@@ -56,6 +56,12 @@ module Core
       def there?(people, window, start, steps) = @attendance.there?(people, window, start, steps)
       def alone?(dancers, lead) = @attendance.alone?(dancers, lead)
 
+      # Index of the lead of a job that a placement names, or nil.
+      def lead_of(job, placement)
+        named = placement.lead.to_a & people
+        job.leads.index { |set, _| set == bits(named) } if named.any?
+      end
+
       # Rooms of a window that hold a job, smallest first: [index].
       def rooms(job, window)
         size = job.may.zero? ? job.size : Values::Bits.count(expected(job, window) & job.dancers)

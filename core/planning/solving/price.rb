@@ -4,8 +4,8 @@ module Core
   module Planning
     # What counts against a plan beside waiting and coming at all, in person-minutes (docs/decisions/planner.md).
     module Price
-      # A minute of group work for each who misses it and could have come to another evening.
-      MISSED = 1
+      # A minute of group work for each who misses it: more than coming for it would cost, and than waiting.
+      MISSED = 2
       # A minute short of this for whoever leads and comes for less.
       TEACHER_EVENING = 45
     end

@@ -111,8 +111,17 @@ module Core
         room = frame.windows[window].rooms.index { |id, _| id == placement.room }
         return unless room && frame.rooms(job, window).include?(room) && fits?(table, job, window, start, steps, room)
 
-        table.put(job, window, start, steps, room)
+        lead = lead(table, job, placement, table.leads(job, window, start, steps)) or return
+        table.put(job, window, start, steps, room, lead)
         true
+      end
+
+      # Who led it leads it still, where they can; nil where nobody can.
+      def lead(table, job, placement, free)
+        return 0 if job.leads.empty?
+
+        same = table.frame.lead_of(job, placement)
+        free.include?(same) ? same : free.first
       end
 
       def fits?(table, job, window, start, steps, room)

@@ -8,7 +8,9 @@ module Core
     # plan everywhere.
     class Solver
       # How often a place is looked for, each time for one job in one window.
-      EFFORTS = { "quick" => 1500, "normal" => 16_000, "long" => 80_000 }.freeze
+      EFFORTS = { "quick" => 1000, "normal" => 10_000, "long" => 50_000 }.freeze
+      # So often the search begins anew from the best it found.
+      ROUNDS = 2
 
       # stop: asked now and then, true ends the search with the best so far; progress: told [plan so far, share]
       # sometimes.
@@ -69,14 +71,9 @@ module Core
           room = @frame.windows[window].rooms.index { |id, _| id == placement.room }
           if job && room && table.left[job.at].positive?
             table.put(job, window, placement.start / @problem.grid, placement.minutes / @problem.grid, room,
-                      led_by(job, placement))
+                      @frame.lead_of(job, placement))
           end
         end
-      end
-
-      # Index of the lead a placement names, or nil.
-      def led_by(job, placement)
-        placement.lead && job.leads.index { |set, _| set == @frame.bits(placement.lead) }
       end
 
       # What found no place is fitted in by taking others out.
@@ -114,10 +111,11 @@ module Core
       def improve(table)
         last = [ready(table), wanted].max
         last = @frame.steps.size - 1 if table.unplaced.positive? || @problem.aims.any?
-        search(table, score, last, @budget)
         polish = Polish.new(table, score)
-        polish.run(fixed: @fixed)
-        search(table, score, last, @budget / 4)
+        ROUNDS.times do
+          search(table, score, last, @budget)
+          polish.run(fixed: @fixed)
+        end
         polish.start_early(fixed: @fixed)
       end
 
