@@ -42,7 +42,8 @@ module Records
 
       # {Placement => Answer::Party}; those kept before somebody could miss something have none.
       def parties(placements, kept)
-        placements.zip(kept).select(&:last).to_h { |each, party| [each, Planning::Answer::Party.new(**party.symbolize_keys)] }
+        said = placements.zip(kept).select(&:last)
+        said.to_h { |each, party| [each, Planning::Answer::Party.new(**party.symbolize_keys)] }
       end
 
       def plain(values) = values.transform_keys(&:to_s)
