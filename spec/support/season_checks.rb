@@ -144,23 +144,17 @@ class SeasonChecks
       .map { |same| say(same.first, "does too much") }
   end
 
-  # Whoever is there from the first minute of a piece's work warms up before it.
+  # Everybody warms up before their first work of an evening, unless they come straight from another piece's.
   def cold
-    work
-      .select { |each| each.role == "dancer" }
-      .group_by { |each| [each.piece, each.rehearsal.id] }
-      .flat_map do |key, same|
-        first = same.map(&:from).min
-        same
-          .select { |each| each.from == first && warmed(key, first).exclude?(each.who) }
-          .map { |each| say(each, "is cold") }
-      end
+    mine = work.select { |each| each.role == "dancer" && each.piece == @plan.piece_id }
+    firsts = mine.group_by { |each| [each.who, each.rehearsal.id] }.transform_values { |same| same.min_by(&:from) }
+    firsts.reject { |key, first| warmed?(key, first.from) }.map { |_, first| say(first, "is cold") }
   end
 
-  def warmed(key, by)
-    @called
-      .select { |each| each.kind == "warm_up" && [each.piece, each.rehearsal.id] == key && each.to <= by }
-      .map(&:who)
+  def warmed?(key, by)
+    same = @called.select { |each| [each.who, each.rehearsal.id] == key }
+    same.any? { |each| each.kind == "warm_up" && each.to <= by } ||
+      same.any? { |each| work.include?(each) && each.from < by && each.to > by - 20 }
   end
 
   # Nobody works for more minutes on end than the studio allows.

@@ -2,10 +2,12 @@
 
 module Core
   module Planning
-    # Who warms up where and when around the slots of one rehearsal: all who begin with the first of them before it,
-    # whoever was idle for long just before going on, all who are there to the end after it.
+    # Who warms up where and when around the slots of one rehearsal, whatever piece they work on: each before their own
+    # first work (together with those who begin a little earlier), whoever was idle for long just before going on, each
+    # after their own last. Whoever comes straight from another piece's work is warm; whoever goes on to it at once cools
+    # down there.
     class WarmUps
-      # Minutes after the first slot within which somebody still warms up with the others.
+      # Minutes after somebody's first slot within which others still warm up with them.
       SOON = 15
 
       # start, finish: minutes of the day; dancers: ids; room: an id or nil; work: whether it is danced full out.
@@ -17,6 +19,7 @@ module Core
       # care: Care; warm_up: minutes.
       def initialize(own, others:, rooms:, care:, warm_up:)
         @own = own
+        @others = others
         @taken = own + others
         @rooms = rooms.sort_by(&:last)
         @care = care
@@ -31,21 +34,43 @@ module Core
       def dancers(blocks) = blocks.flat_map(&:dancers).uniq
 
       def before
-        first = @own.map(&:start).min
-        with = @own.select { |block| block.start < first + SOON }
-        in_a_room("warm_up", first - @warm_up, @warm_up, dancers(with))
+        firsts = own { |blocks| blocks.map(&:start).min }.reject { |who, start| warm?(who, start) }
+        together(firsts.group_by(&:last).sort).flat_map do |start, people|
+          in_a_room("warm_up", start - @warm_up, @warm_up, people)
+        end
+      end
+
+      # [[start, dancers], …]: those who begin soon after others warm up with them. groups: [[start, pairs], …].
+      def together(groups)
+        groups.each_with_object([]) do |(start, pairs), found|
+          people = pairs.map(&:first)
+          found.last && start < found.last.first + SOON ? found.last[1] += people : found << [start, people]
+        end
       end
 
       def after
-        last = @own.map(&:finish).max
-        in_a_room("cool_down", last, @care.cool_down, dancers(@own.select { |block| block.finish == last }))
+        lasts = own { |blocks| blocks.map(&:finish).max }.reject { |who, finish| goes_on?(who, finish) }
+        lasts.group_by(&:last).sort.flat_map do |finish, pairs|
+          in_a_room("cool_down", finish, @care.cool_down, pairs.map(&:first))
+        end
       end
 
-      # In a room that is free, else in the one that holds them best.
+      # {dancer => what the block makes of their blocks of this plan}.
+      def own = dancers(@own).to_h { |who| [who, yield(@own.select { |block| block.dancers.include?(who) })] }
+
+      # Whether somebody is at another piece's work when they would warm up: nobody is in two places.
+      def warm?(who, start) = elsewhere?(who, start - @warm_up, start)
+      def goes_on?(who, finish) = elsewhere?(who, finish, finish + @care.cool_down)
+
+      def elsewhere?(who, from, to)
+        @others.any? { |block| block.work && block.start < to && block.finish > from && block.dancers.include?(who) }
+      end
+
+      # In a room that is free, else at the side.
       def in_a_room(kind, start, minutes, people)
         return [] unless minutes.positive?
 
-        [WarmUp.new(kind:, start:, minutes:, dancers: people, room: free(start, minutes, people) || large(people))]
+        [WarmUp.new(kind:, start:, minutes:, dancers: people, room: free(start, minutes, people))]
       end
 
       def between
@@ -71,9 +96,6 @@ module Core
         full = @taken.select { |block| block.start < start + minutes && start < block.finish }.map(&:room)
         @rooms.find { |room, capacity| !full.include?(room) && capacity >= people.size }&.first
       end
-
-      # The smallest room that holds them all, else the largest.
-      def large(people) = (@rooms.find { |_, capacity| capacity >= people.size } || @rooms.last)&.first
     end
   end
 end
