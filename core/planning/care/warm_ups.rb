@@ -3,9 +3,9 @@
 module Core
   module Planning
     # Who warms up where and when around the slots of one rehearsal, whatever piece they work on: each before their own
-    # first work (together with those who begin a little earlier), whoever was idle for long just before going on, each
-    # after their own last. Whoever comes straight from another piece's work is warm; whoever goes on to it at once cools
-    # down there.
+    # first work (together with those who begin a little earlier), whoever was idle for long just before going on, and
+    # after their own last. Whoever comes straight from another piece's work is warm; whoever goes on to it at once
+    # cools down there.
     class WarmUps
       # Minutes after somebody's first slot within which others still warm up with them.
       SOON = 15
