@@ -1,7 +1,7 @@
 # frozen_string_literal: true
 
 # Small planning problems (7 to 15 tasks, one room or two, some absences) whose best plan was proven by mixed-integer
-# programming once (bench/exact.rb): spec/corpus/exact_plans.json holds [number, index of the ready window, cost].
+# programming once (bench/exact.rb): spec/corpus/exact_plans.json holds number, index of the ready window, cost.
 module ExactCases
   Planning = Core::Planning
   private_constant :Planning
