@@ -7,6 +7,8 @@ module Records
     class Seasons
       Planning = Core::Planning
       GRID = 5
+      # Person-minutes: an even load over the weeks is worth some waiting, not any.
+      EVEN = 60
       private_constant :Planning
       # A rehearsal that is only thought of.
       Thought =
@@ -68,6 +70,7 @@ module Records
           limits: limits(named),
           most_new_eights: @studio.setting("new_eights"),
           show_date: @piece.show_date&.iso8601,
+          even: EVEN,
           **for_wheels,
           **for_bodies,
           **for_memory(named)

@@ -8,6 +8,10 @@ module Core
     class Improve
       # Of the cost, what a step may be worse at first.
       HEAT = 0.06
+      # Where a job is looked at less often than this in each window there is no time to cool: it begins less hot, by
+      # so much at the most.
+      LOOKS = 20.0
+      COOLEST = 0.1
       # How often a job may go back into the window it was taken from.
       BACK = 0.15
 
@@ -39,6 +43,7 @@ module Core
         @now = @best = @score.of(@table)
         @kept = @table.state
         @base = @table.cost
+        @heat = HEAT * (budget / (@free.size * @frame.steps.size * LOOKS)).clamp(COOLEST, 1)
         steps = made = 0
         while made < budget
           break if (until_placed && @table.unplaced.zero?) || (steps.nobits?(15) && @stop.call)
@@ -54,7 +59,7 @@ module Core
       private
 
       def step(left)
-        heat = @base * HEAT * left * left
+        heat = @base * @heat * left * left
         before = @table.state
         jobs = ruin(heat)
         score = @score.of(@table)

@@ -6,8 +6,6 @@ module Core
     module Price
       # A minute of group work for each who misses it: more than coming for it would cost, and than waiting.
       MISSED = 2
-      # A minute short of this for whoever leads and comes for less.
-      TEACHER_EVENING = 45
     end
   end
 end

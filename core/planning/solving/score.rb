@@ -7,7 +7,6 @@ module Core
     # and trips, and how much it changes what people were told.
     class Score
       PLACED = 10**9
-      EVEN = 10**5
       # A day by which the first aim is missed, and one by which the others are.
       AIM = 10**6
       LATER_AIM = 10**3
@@ -32,7 +31,7 @@ module Core
         return 0 unless @even
 
         work = @frame.minutes(table.week_steps[@frame.weeks[window]])
-        ((((work + @frame.minutes(steps)) / LOAD)**2) - ((work / LOAD)**2)) * EVEN
+        ((((work + @frame.minutes(steps)) / LOAD)**2) - ((work / LOAD)**2)) * @frame.problem.even
       end
 
       # Days by which the first aim that is missed is missed; 0 where all are met.
@@ -44,7 +43,7 @@ module Core
       def above(table)
         sum = table.unplaced.zero? ? 0 : lost(table)
         sum += late(table) unless @aims.empty?
-        @even ? sum + (unevenness(table) * EVEN).round : sum
+        @even ? sum + (unevenness(table) * @frame.problem.even).round : sum
       end
 
       # [[jobs of an aim, its day], …] in order of date.

@@ -8,7 +8,7 @@ module Core
     # plan everywhere.
     class Solver
       # How often a place is looked for, each time for one job in one window.
-      EFFORTS = { "quick" => 1000, "normal" => 10_000, "long" => 50_000 }.freeze
+      EFFORTS = { "quick" => 1500, "normal" => 10_000, "long" => 50_000 }.freeze
       # So often the search begins anew from the best it found.
       ROUNDS = 2
 
