@@ -17,8 +17,9 @@ module Core
     # order 1 goes first where not everything fits; aims: [{task:, date:}] in order of date; minors: ids; on_end: {who
     # => minutes} for those who rest sooner than others; refused: {room id => [lift, jump, full_out]} that a room does
     # not take; sites: {room id => its site}, with between_sites minutes from one to another; warm_up, re_warm_after,
-    # even: where there is a target, person-minutes that unevenness of the weeks' work counts for, as a sum of squared
-    # half hours; so much by itself that it comes before all waiting. cool_down: minutes of those that the plan makes itself, around its windows, or nil.
+    # cool_down: minutes of those that the plan makes itself, around its windows, or nil; even: where there is a target,
+    # person-minutes that unevenness of the weeks' work counts for, as a sum of squared half hours: by itself so many
+    # that it comes before all waiting.
     class Problem < Values::Value.of(
       :windows, :tasks, grid: 5, min_part: 15, max_part: 60, max_continuous: 55, break_minutes: 5,
                         trip_cost: 30, dancers: [].freeze, choreographers: [].freeze, unavailable: [].freeze,
