@@ -394,7 +394,7 @@ RSpec.describe "in the room", :browser do
     piece.touch
     go_in
     page.execute_script(DeviceScripts.bundle("Device", "room/caller"))
-    found = page.evaluate_async_script(<<~JS, piece.id)
+    found = Capybara.using_wait_time(90) { page.evaluate_async_script(<<~JS, piece.id) }
       const [piece, done] = arguments;
       const { Caller } = Device;
       const score = JSON.parse(document.getElementById("evening").textContent).scores[piece];

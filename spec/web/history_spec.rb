@@ -69,9 +69,11 @@ RSpec.describe "what is behind a plan", :web do
       teacher = make_member(studio, "choreographer", person: studio.people.find_by!(name: "Odalys"))
       make_plan
       on(latest, 2).update_all(start_minute: 1130)
+      over = App::Shared::Dates.day(on(latest, 2).first.rehearsal.date)
       evening(2)
       tell
-      expect(Records::Mail.where(studio:, recipient: teacher.account.email)).to be_empty
+      told = Records::Mail.where(studio:, recipient: teacher.account.email).map(&:body).join
+      expect(told).not_to include over
     end
 
     it "leaves the rehearsals ahead to the draft" do
