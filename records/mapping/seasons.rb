@@ -68,6 +68,7 @@ module Records
           availability:,
           target_window: target&.then { |rehearsal| Identifiers.window(rehearsal.id) },
           limits: limits(named),
+          minors: limits(named).map { |limit| limit[:who] },
           most_new_eights: @studio.setting("new_eights"),
           show_date: @piece.show_date&.iso8601,
           even: EVEN,

@@ -116,7 +116,8 @@ module App
           row = create(
             plan, rehearsal,
             kind: "catchup", task_key: Core::Planning::TaskKey.of("caught", Core::Planning::TaskKey.subject(task.id)),
-            title: Reading::TaskTitles.of(task), start_minute: rehearsal.start_minute + @season.warm_up + block.start,
+            title: Reading::TaskTitles.of(task.with(kind: "catchup")),
+            start_minute: rehearsal.start_minute + @season.warm_up + block.start,
             minutes: block.minutes, room_id: Records::Mapping::Identifiers.row(block.room), from_link: task.links&.min,
             to_link: task.links&.max, section_ids: task.sections
           )
