@@ -21,7 +21,7 @@ module Formats
         people = dancers
         read = super
         read = read.merge(own, minors: minors(people), refused: @refused, sites: @sites, pinned: blocks("fixed"))
-        read.merge(cared_for(read, people))
+        read.merge(cared_for(read, people), price_list: Planning::PriceList.of(people, **told_of_people))
       end
 
       def own_figures
@@ -32,6 +32,12 @@ module Formats
           pieces: @fields.list("pieces") { |one| { id: one.text("id"), order: one.integer("order", default: 1) } },
           aims: @fields.list("aims") { |aim| { task: aim.text("task"), date: day(aim, "date") || NO_DAY } }
         }
+      end
+
+      # Whom prices read otherwise.
+      def told_of_people
+        { guests: @fields.texts("guests"), home: @fields.texts("at_home"),
+          siblings: @fields.list("siblings") { |pair| pair.texts("who") } }
       end
 
       def bands

@@ -40,6 +40,12 @@ module Core
         @frame.minutes(@left.values.sum { |owed| owed.values.sum })
       end
 
+      # [[job, minutes], …] of what found no place.
+      def left
+        owed = @frame.jobs.map { |job| [job, @frame.minutes(@left.fetch(job.at, {}).values.sum)] }
+        owed.select { |_, minutes| minutes.positive? }
+      end
+
       private
 
       def caught(job)
@@ -115,7 +121,7 @@ module Core
         set = Values::Bits.of(here)
         leads = job.leads.empty? ? [[job.must & ~job.dancers, 0]] : job.leads
         job.dup.tap do |extra|
-          { at: @table.blocks.size, steps:, must: set, may: 0, people: set, dancers: set, enough: 0, quotas: [], leads:,
+          { at: @table.next_at, steps:, must: set, may: 0, people: set, dancers: set, enough: 0, quotas: [], leads:,
             size: here.size, rate: 0.0, fresh: [], after: [], after_window: [], before: [], before_window: [],
             run: false, split: false, kind: "catchup", due: nil }.each { |name, value| extra[name] = value }
         end

@@ -43,15 +43,22 @@ module Core
       # Minutes of catching up without a place.
       def unplaced_catch_ups = catching_up.unplaced
 
-      # Person-minutes by name: waiting, coming, missed, leads.
+      # Person-minutes by name: waiting, coming, missed, leads, and what EveningPrice names.
       def prices
         coming = @problem.trip_cost * @table.evenings.sum { |evening| Values::Bits.count(evening.spans.last) }
         extra = blocks.sum(&:extra)
         leads = blocks.sum { |block| block.job.leads.empty? ? 0 : block.job.leads[block.lead].last }
-        { waiting: @table.cost - coming - extra, coming:, missed: extra - leads, leads: }
+        more = further
+        { waiting: @table.cost - coming - extra - more.values.sum, coming:, missed: extra - leads, leads:, **more }
       end
 
       private
+
+      def further
+        evenings = @table.evenings.each_with_index.reject { |evening, _| evening.blocks.empty? || @frame.prices.nil? }
+        named = evenings.map { |evening, window| @frame.prices.named(evening, window) }
+        named.reduce { |sum, each| sum.merge(each) { |_, one, other| one + other } } || {}
+      end
 
       def blocks
         @blocks ||= @table.blocks.first(@frame.jobs.size).flatten.select { |block| @tasks[block.job.id] }

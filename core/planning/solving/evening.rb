@@ -105,7 +105,8 @@ module Core
         first, last, all = spans
         from, to = [first, last].map { |edges| edges.sum { |step, set| step * Values::Bits.count(set) } }
         there = to - from
-        @frame.minutes(there - worked) + (@frame.trip * Values::Bits.count(all)) + @blocks.sum(&:extra)
+        @frame.minutes(there - worked) + (@frame.trip * Values::Bits.count(all)) + @blocks.sum(&:extra) +
+          (@frame.prices ? @frame.prices.of(self, @window) : 0)
       end
 
       def worked

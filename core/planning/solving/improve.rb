@@ -18,6 +18,11 @@ module Core
       # How often a job may also go between others that move up for it.
       SQUEEZED = 0.5
 
+      # So many of the best tables met on the way are remembered.
+      MET = 10
+      # States of the best tables met, the last the best.
+      attr_reader :met
+
       # last: the last window for runs; fixed: ids of jobs that stay where they are; stop: asked now and then, true ends
       # it.
       def initialize(table, random:, last:, score:, fixed: [], stop: -> { false })
@@ -32,6 +37,7 @@ module Core
         @squeeze = Squeeze.new(table, @places, (@frame.jobs - @free).to_h { |job| [job.at, true] })
         @construct = Construct.new(@frame)
         @stop = stop
+        @met = []
       end
 
       # How often a place was looked for. until_placed: ends as soon as everything has its place; early: places are
@@ -72,6 +78,8 @@ module Core
       def keep
         @best = @now
         @kept = @table.state
+        @met << @kept
+        @met.shift if @met.size > MET
         @base = @table.cost
       end
 
@@ -99,7 +107,7 @@ module Core
       # Puts a part of a job where it costs least but in these windows, between others' blocks or in a gap of theirs.
       def place(job, bounds, but, heat)
         noise = Hash.new do |all, window|
-          all[window] = (@random.rand * heat * 0.5) + @score.of_load(@table, window, job.steps)
+          all[window] = (@random.rand * heat * 0.5) + @score.of_load(@table, job, window)
         end
         found = @places.cheapest(job, *bounds) { |window| noise[window] unless but.include?(window) }
         between = @random.rand < SQUEEZED ? squeezed(job, bounds, but, noise) : nil

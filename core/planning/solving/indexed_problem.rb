@@ -21,7 +21,9 @@ module Core
                   :working,
                   :rewarm,
                   :around,
-                  :dancing
+                  :dancing,
+                  :passed,
+                  :prices
 
       def initialize(problem)
         @problem = problem
@@ -37,6 +39,8 @@ module Core
         @runs = @jobs.any?(&:run)
         @open = {}
         @rooms = {}
+        @passed = problem.windows.size - @windows.size
+        @prices = problem.price_list && EveningPrice.new(self, problem.price_list)
       end
 
       def people = @calendar.people

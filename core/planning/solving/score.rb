@@ -13,8 +13,13 @@ module Core
       # Work of a week is compared in half hours.
       LOAD = 30.0
 
-      # even: load the weeks evenly; told: Disturbance against an earlier plan, or nil.
-      def initialize(frame, even: false, told: nil)
+      # A person-minute that is missed of what nobody could catch up.
+      DEAR = 20
+
+      # even: load the weeks evenly; told: Disturbance against an earlier plan, or nil; dear: jobs of which a missed
+      # minute counts more.
+      def initialize(frame, even: false, told: nil, dear: [])
+        @dear = dear
         @frame = frame
         @even = even
         @told = told
@@ -23,26 +28,35 @@ module Core
       end
 
       def of(table)
-        above(table) + table.cost + (@told ? @told.price(table) : 0)
+        above(table) + table.cost + (@told ? @told.price(table) : 0) + (@dear.empty? ? 0 : missed(table))
       end
 
-      # What so many more steps in a window add to the unevenness of its week.
-      def of_load(table, window, steps)
-        return 0 unless @even
+      # What a job adds in a window to the unevenness of its week, and by being new there.
+      def of_load(table, job, window)
+        fresh = @frame.prices ? @frame.prices.of_new(job, window) : 0
+        fresh += of_dear(job, window) if @dear.include?(job)
+        return fresh unless @even
 
         work = @frame.minutes(table.week_steps[@frame.weeks[window]])
-        ((((work + @frame.minutes(steps)) / LOAD)**2) - ((work / LOAD)**2)) * @frame.problem.even
+        fresh + (((((work + @frame.minutes(job.steps)) / LOAD)**2) - ((work / LOAD)**2)) * @frame.problem.even)
       end
+
+      # Minutes without a place and days of aims alone.
+      def first(table) = (table.unplaced.zero? ? 0 : lost(table)) + (@aims.empty? ? 0 : late(table))
 
       # Days by which the first aim that is missed is missed; 0 where all are met.
       def first_aim_missed(table) = days(table).find(&:positive?) || 0
 
       private
 
+      def of_dear(job, window)
+        set = job.may & ~@frame.expected(job, window)
+        set.zero? ? 0 : Values::Bits.count(set) * @frame.minutes(job.steps) * DEAR
+      end
+
       # What comes before all cost.
       def above(table)
-        sum = table.unplaced.zero? ? 0 : lost(table)
-        sum += late(table) unless @aims.empty?
+        sum = first(table)
         @even ? sum + (unevenness(table) * @frame.problem.even).round : sum
       end
 
@@ -67,6 +81,13 @@ module Core
       def lost(table)
         order = @frame.jobs.sum { |job| table.left[job.at] * (@order - job.order) }
         (table.unplaced * @frame.minutes(1) * PLACED) + (order * PLACED / 1000)
+      end
+
+      def missed(table)
+        steps = @dear.sum do |job|
+          table.blocks[job.at].sum { |block| Values::Bits.count(job.may & ~block.people) * block.steps }
+        end
+        @frame.minutes(steps) * DEAR
       end
 
       # Sum of squares of the weeks' work, in half hours.

@@ -117,10 +117,24 @@ module Core
           polish.run(fixed: @fixed)
         end
         polish.start_early(fixed: @fixed)
+        fewer_missed(table, last)
       end
 
       def search(table, score, last, iterations, **how)
-        @made += Improve.new(table, random: @random, last:, score:, fixed: @fixed, stop: @stop).run(iterations, **how)
+        improve = Improve.new(table, random: @random, last:, score:, fixed: @fixed, stop: @stop)
+        @made += improve.run(iterations, **how)
+        @met = improve.met
+      end
+
+      def fewer_missed(table, last)
+        fewer = FewerMissed.new(table, score, fixed: @fixed)
+        fewer.run(@met) { |job| @construct.limit(job, last) }
+        dear = fewer.jobs
+        return if dear.empty? || @stop.call
+
+        best = table.state
+        search(table, Score.new(@frame, even: !@problem.target_window.nil?, told:, dear:), last, @budget / 2)
+        fewer.run([best, *@met]) { |job| @construct.limit(job, last) }
       end
 
       def bound = @bound ||= Bound.new(@frame).ready

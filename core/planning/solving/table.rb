@@ -18,6 +18,7 @@ module Core
         @unplaced = @left.sum
         @days = DayLimits.new(self)
         @rests = Rests.new(self)
+        @admitted = 0
         @made = {}
         @known = {}
       end
@@ -64,10 +65,15 @@ module Core
         @unplaced = unplaced
       end
 
-      # A job beside the problem's own, with the next index, which is never another's; and without it again.
+      # The index of the next job beside the problem's own; never another's, not even of one that is gone.
+      def next_at = @frame.jobs.size + @admitted
+
+      # A job beside the problem's own, with the next index; and without it again.
       def admit(job)
-        @blocks << []
-        @left << job.steps
+        @admitted += 1
+        (@blocks.size..job.at).each { |at| @blocks[at] = [] }
+        (@left.size..job.at).each { |at| @left[at] = 0 }
+        @left[job.at] = job.steps
         @unplaced += job.steps
       end
 
