@@ -81,6 +81,7 @@ module Records
       "daily_minutes" => 300,
       "full_runs" => 5,
       "new_eights" => 6,
+      "full_out_minutes" => 10,
       "latest_finish" => 1320,
       "re_warm" => 5,
       "recap" => 5,

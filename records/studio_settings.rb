@@ -13,13 +13,14 @@ module Records
       "rest" => 5..60,
       "daily_minutes" => 30..720,
       "new_eights" => 1..40,
+      "full_out_minutes" => 1..120,
       "latest_finish" => 720..1440,
       "erase_after" => 0..3650,
       "quiet_from" => 0..1439,
       "quiet_to" => 0..1439
     }.freeze
     # Those that are minutes or times of day in steps of five.
-    IN_FIVES = (RANGES.keys - ["new_eights"]).freeze
+    IN_FIVES = (RANGES.keys - %w[new_eights full_out_minutes]).freeze
     FLAGS = %w[under_eleven self_reports clips clips_for_dancers words_to_minors rooms_in_calendars
                way_closed].freeze
     # Full runs wanted where a piece does not say.

@@ -28,7 +28,9 @@ module Formats
         figure = ->(name, default) { @fields.integer(name, max: 240, default:) }
         {
           warm_up: figure.call("warm_up", 0), cool_down: figure.call("cool_down", 0),
-          re_warm_after: figure.call("re_warm_after", nil), between_sites: figure.call("between_sites", 0),
+          re_warm_after: figure.call("re_warm_after", nil), full_out_a_day: figure.call("full_out_a_day", nil),
+          night: @fields.integer("night", max: 1440, default: 0),
+          day_off: @fields.flag("day_off"), between_sites: figure.call("between_sites", 0),
           pieces: @fields.list("pieces") { |one| { id: one.text("id"), order: one.integer("order", default: 1) } },
           aims: @fields.list("aims") { |aim| { task: aim.text("task"), date: day(aim, "date") || NO_DAY } }
         }

@@ -67,13 +67,10 @@ module Records
           unavailable: unavailable,
           availability:,
           target_window: target&.then { |rehearsal| Identifiers.window(rehearsal.id) },
-          limits: limits(named),
-          minors: limits(named).map { |limit| limit[:who] },
           most_new_eights: @studio.setting("new_eights"),
           show_date: @piece.show_date&.iso8601,
           even: EVEN,
-          **for_wheels,
-          **for_bodies,
+          **SeasonCare.new(@piece, @care, warm_up).to_h(named),
           **for_memory(named)
         )
       end
@@ -195,22 +192,6 @@ module Records
         )
       end
 
-      def for_wheels
-        { stepped: @studio.rooms.where(step_free: false).ids.map { |id| Identifiers.room(id) },
-          wheels: ids(Wheels.of(@piece)) }
-      end
-
-      # Rests, warming up again, and what a day counts beside the slots.
-      def for_bodies
-        {
-          max_continuous: @care.max_continuous,
-          break_minutes: @care.rest,
-          rests: [[120, 15]],
-          rewarm: @care.re_warm.positive? ? [@care.idle, @care.re_warm] : nil,
-          frame_minutes: warm_up + @care.cool_down
-        }
-      end
-
       # Recap and music, and parts short enough to be danced with them in one go.
       def for_memory(tasks)
         recap, to_music = %w[recap to_music].map { |name| @studio.setting(name) }
@@ -272,16 +253,6 @@ module Records
         kind = slot.warm_up? ? { frame: true } : { work: true }
         people = slot.slot_people.map { |called| { **away(Identifiers.person(called.person_id), *at), **kind } }
         slot.room_id ? [*people, { **away(Identifiers.room(slot.room_id), *at), **kind.slice(:frame) }] : people
-      end
-
-      # Minors have a daily limit: a setting of the studio, or less where their age band asks for less.
-      def limits(tasks)
-        asked = tasks.flat_map(&:dancers).uniq
-        most = @studio.setting("daily_minutes")
-        minors = @studio.people.where(adult: false).pluck(:id, :band).to_h do |id, band|
-          [Identifiers.person(id), Core::Planning::AgeBands.minutes_a_day(band, most)]
-        end
-        minors.slice(*asked).map { |who, minutes_per_day| { who:, minutes_per_day: } }
       end
     end
   end

@@ -154,7 +154,7 @@ RSpec.describe Core::Planning::Schools::AddOn do
     ]
     expect(tasks.find { |t| t.id == "join-j1-2" }.after).to eq %w[learn-s1 learn-s2]
     expect(tasks.last(3).map(&:title)).to eq %w[stumble music full_out]
-    expect(tasks.last.after_window).to eq ["run-2"]
+    expect(tasks.last.after_window).to eq ["run-1"]
   end
 
   it "leaves out what is learned and shortens what is half there" do

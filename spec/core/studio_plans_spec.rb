@@ -54,7 +54,7 @@ RSpec.describe "plans of a whole studio" do
       problem = ExactCases.problem(number)
       made = Core::Planning::Solver.new(problem, effort: "normal").plan
       expect([made.complete?, problem.windows.index { |window| window.id == made.ready_window }]).to eq [true, ready]
-      (made.cost - cost).fdiv(cost)
+      (made.prices.values.sum - cost).fdiv(cost)
     end
     expect(gaps.min).to be >= 0
     expect([gaps.sum / gaps.size, gaps.max]).to match [be <= 0.01, be <= 0.05]

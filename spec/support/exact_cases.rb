@@ -8,9 +8,12 @@ module ExactCases
 
   module_function
 
-  # The problem of a number from 1 on.
+  # The problem of a number from 1 on; from 101 on two pieces, some of whose people may miss a lesson, with two who
+  # could lead it.
   def problem(number)
     random = Random.new(number * 7919)
+    return studio(number, random) if number > 100
+
     rooms = 1 + (number % 2)
     people = Array.new(6 + random.rand(7)) { |i| "d#{i}" }
     teachers = %w[x y z].first(1 + random.rand(3))
@@ -18,6 +21,26 @@ module ExactCases
     windows = windows([60, 75, 90][number % 3], rooms, tasks)
     Planning::Problem.new(windows:, tasks:, dancers: people, choreographers: teachers, trip_cost: 30,
                           unavailable: away(people, windows, random))
+  end
+
+  def studio(number, random)
+    people = Array.new(7 + (number % 4)) { |i| "d#{i}" }
+    tasks = piece("p", people, 3, random) + piece("q", people.last(5), 2, random)
+    windows = windows(60, 2, tasks)
+    Planning::Problem.new(windows:, tasks:, dancers: people, choreographers: %w[t u v], unavailable:
+      [*people, "u"].flat_map { |who| windows.select { random.rand < 0.1 }.map { |each| { who:, date: each.date } } })
+  end
+
+  def piece(name, people, sections, random)
+    learns = Array.new(sections) { |i| lesson("#{name}l#{i}", "learn", people.sample(4 + i, random:).sort, random) }
+    join = lesson("#{name}j", "join", people, random).with(after: learns.map(&:id))
+    [*learns, join, lesson("#{name}r", "run", people, random).with(after: [join.id])]
+  end
+
+  def lesson(id, kind, people, random)
+    leads = %w[t u v].sample(2, random:).zip([0, 20]).map { |who, price| { people: [who], price: } }
+    Planning::Task.new(id:, kind:, minutes: [10, 15, 20].sample(random:), dancers: people, may: people.drop(1),
+                       enough: (people.size * 0.6).floor, leads:)
   end
 
   def tasks(size, people, teachers, random)

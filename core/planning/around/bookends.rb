@@ -83,7 +83,9 @@ module Core
       def prepare(placements)
         extra = @choices.values.flatten
         @extra = extra.to_h { |task| [task.id, task] }
-        @frame = IndexedProblem.new(@problem.with(tasks: @problem.tasks + extra, recap: 0, to_music: 0))
+        @frame = IndexedProblem.new(
+          @problem.with(tasks: @problem.tasks + extra, recap: 0, to_music: 0, price_list: nil)
+        )
         @table = Table.new(@frame)
         @places = Places.new(@table)
         @work = @frame.jobs.reject { |job| @extra.key?(job.id) }

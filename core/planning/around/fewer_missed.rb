@@ -18,11 +18,11 @@ module Core
 
       # met: states of the table that were good, too; the table becomes the best of all. limit: for a job, the last
       # window it may lie in.
-      def run(met, &limit)
+      def run(met)
         return if @frame.jobs.all? { |job| job.may.zero? } || owed.empty?
 
         choose([@table.state, *met.reverse])
-        owed.map(&:first).each { |job| elsewhere(job, limit.call(job)) unless @fixed.include?(job.id) }
+        owed.map(&:first).each { |job| elsewhere(job, yield(job)) unless @fixed.include?(job.id) }
       end
 
       # [Job] of which catching up finds no place.

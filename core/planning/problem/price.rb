@@ -30,6 +30,9 @@ module Core
       # Each minute by which brothers and sisters come and go apart.
       APART = 0.5
 
+      # Each minute of a rehearsal until somebody under twelve goes home: the youngest first.
+      SMALL_LATE = 0.25
+
       # A person-minute of new work at the end of the season, less before; in its last fifth as much again and more.
       NEW = 0.2
       LATE_NEW = 0.8

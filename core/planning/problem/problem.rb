@@ -19,7 +19,10 @@ module Core
     # not take; sites: {room id => its site}, with between_sites minutes from one to another; warm_up, re_warm_after,
     # cool_down: minutes of those that the plan makes itself, around its windows, or nil; even: where there is a target,
     # person-minutes that unevenness of the weeks' work counts for, as a sum of squared half hours: by itself so many
-    # that it comes before all waiting; price_list: a PriceList, or nil where only waiting, coming, missing and leads cost.
+    # that it comes before all waiting; price_list: a PriceList, nil where
+    # only waiting, coming, missing and leads cost; full_out_a_day: most minutes a day that somebody dances full out,
+    # where that is more than one thing, or nil; night: minutes minors have between an evening and the next; day_off:
+    # whether they have one day of seven free.
     class Problem < Values::Value.of(
       :windows, :tasks, grid: 5, min_part: 15, max_part: 60, max_continuous: 55, break_minutes: 5,
                         trip_cost: 30, dancers: [].freeze, choreographers: [].freeze, unavailable: [].freeze,
@@ -29,7 +32,7 @@ module Core
                         stepped: [].freeze, wheels: [].freeze, pieces: [].freeze, aims: [].freeze,
                         minors: [].freeze, on_end: {}.freeze, refused: {}.freeze, sites: {}.freeze,
                         between_sites: 0, warm_up: 0, re_warm_after: nil, cool_down: 0, even: 100_000,
-                        price_list: nil
+                        price_list: nil, full_out_a_day: nil, night: 0, day_off: false
     )
       # Ids of everybody a task may ask for.
       def people = dancers | choreographers

@@ -10,7 +10,11 @@ module Core
 
         private
 
-        # Full runs, each in a later rehearsal than the one before; cleaning once the first has been danced.
+        # So many runs lie in one rehearsal at the most.
+        AN_EVENING = 2
+        private_constant :AN_EVENING
+
+        # Full runs, each after the one before, at most two in a rehearsal; cleaning once the first has been danced.
         def add_runs
           add_edges
           people = @links.map { |placed| @items.in_link(placed.index) }.reduce([], :|)
@@ -34,9 +38,10 @@ module Core
             dancers: people,
             leads: leads(people),
             links: (1..@links.size).to_a,
-            after: before,
-            after_window: previous("run"),
-            title: kind
+            after: before | previous("run"),
+            after_window: ids("run-#{number - AN_EVENING}"),
+            title: kind,
+            full_out: kind == "full_out"
           )
         end
 

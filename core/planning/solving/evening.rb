@@ -14,24 +14,38 @@ module Core
         def last = (window * Table::TIME) + start + steps
         def mask = ((1 << steps) - 1) << start
       end
-      attr_reader :blocks, :rooms, :choices, :best, :squeezed
+      attr_reader :blocks, :rooms, :choices, :in_turn, :best, :squeezed
 
-      # rooms: for each a set of steps at which it is taken or closed.
-      def initialize(frame, window, blocks, rooms)
+      # rooms: for each a set of steps at which it is taken or closed; key: of all its blocks together.
+      def initialize(frame, window, blocks, rooms, key = Evening.mixed(-window - 1))
+        @key = key
         @frame = frame
         @window = window
         @blocks = blocks
         @rooms = rooms
         @choices = {}
+        @in_turn = {}
         @best = {}
         @squeezed = {}
       end
 
       # The same with a block more or less. known: evenings met before, by what lies in them.
-      def with(block, known) = one_of([*@blocks, block], known) { taken(block) { |room, mask| room | mask } }
+      def with(block, known)
+        known[@key ^ block.key] ||=
+          Evening.new(@frame, @window, [*@blocks, block], taken(block) { |room, mask| room | mask }, @key ^ block.key)
+      end
 
       def without(block, known)
-        one_of(@blocks.reject { |each| each.equal?(block) }, known) { taken(block) { |room, mask| room & ~mask } }
+        known[@key ^ block.key] ||=
+          Evening.new(@frame, @window, @blocks.reject { |each| each.equal?(block) },
+                      taken(block) { |room, mask| room & ~mask }, @key ^ block.key)
+      end
+
+      # A number spread over 62 bits, so that exclusive or of several tells them apart (Zobrist 1970; SplitMix).
+      def self.mixed(number)
+        spread = (number * 0x9E3779B97F4A7C15) & ((1 << 64) - 1)
+        spread = ((spread ^ (spread >> 30)) * 0xBF58476D1CE4E5B9) & ((1 << 64) - 1)
+        (spread ^ (spread >> 27)) & ((1 << 62) - 1)
       end
 
       # Steps (a set) at which any of these people is at work.
@@ -76,11 +90,6 @@ module Core
       end
 
       private
-
-      def one_of(blocks, known)
-        key = blocks.map(&:key).sort << @window
-        known[key] ||= Evening.new(@frame, @window, blocks, yield)
-      end
 
       def taken(block)
         @rooms.dup.tap { |rooms| rooms[block.room] = yield(rooms[block.room], block.mask) }

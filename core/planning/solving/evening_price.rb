@@ -4,7 +4,7 @@ module Core
   module Planning
     # What an evening costs beside waiting, coming, missing and leads: by name, in person-minutes (Price).
     class EveningPrice
-      NAMES = %i[long_waits short_evenings short_slots changes siblings late_new].freeze
+      NAMES = %i[long_waits short_evenings short_slots changes siblings small_late late_new].freeze
 
       # frame: the IndexedProblem; list: its PriceList.
       def initialize(frame, list)
@@ -12,9 +12,9 @@ module Core
         @grid = frame.minutes(1)
         @teachers = Values::Bits.to_a(frame.bits(frame.problem.choreographers)).map { |bit| [1 << bit, least(bit, list)] }
         @teachers.select! { |_, least| least }
-        @small = frame.bits(list.small)
+        @small = bits(list.small)
         @dancing = frame.dancing
-        @siblings = list.siblings.map { |pair| frame.bits(pair) }
+        @siblings = list.siblings.map { |pair| bits(pair) }
         @waits = waits(list)
       end
 
@@ -23,7 +23,7 @@ module Core
 
       # What a job's new work counts in a window.
       def of_new(job, window)
-        job.rate.positive? ? job.steps * @grid * Values::Bits.count(job.people & @dancing) * rate(window) : 0
+        job.rate.positive? ? job.steps * @grid * count(job.people & @dancing) * rate(window) : 0
       end
 
       # {name => person-minutes}.
@@ -31,10 +31,13 @@ module Core
 
       private
 
+      # A list may know people nobody here asks for.
+      def bits(ids) = @frame.bits(ids & @frame.people)
+
       # [[steps one waits with patience, set of people], …].
       def waits(list)
         all = (1 << @frame.people.size) - 1
-        own = list.patience.group_by(&:last).map { |minutes, same| [minutes, @frame.bits(same.map(&:first))] }
+        own = list.patience.group_by(&:last).map { |minutes, same| [minutes, bits(same.map(&:first))] }
         others = all & ~own.reduce(0) { |set, (_, people)| set | people }
         [*own, [Price::PATIENT, others]].map { |minutes, people| [minutes.fdiv(@grid).ceil, people] }
       end
@@ -51,7 +54,7 @@ module Core
         idle = idle(evening)
         steps = @waits.sum do |patience, people|
           run = Array.new(idle.size) { |step| step < patience ? 0 : idle[(step - patience)..step].reduce(:&) & people }
-          run.sum { |set| set.zero? ? 0 : Values::Bits.count(set) }
+          run.sum { |set| count(set) }
         end
         steps * @grid * Price::LONG_WAIT
       end
@@ -94,14 +97,17 @@ module Core
 
       # Whether more than a third of the people change from one to the other.
       def change?(one, other)
-        both, all = [one.people & other.people, one.people | other.people].map { |set| set.zero? ? 0 : Values::Bits.count(set) }
-        both * 3 < all * 2
+        count(one.people & other.people) * 3 < count(one.people | other.people) * 2
       end
+
+      def count(set) = set.zero? ? 0 : Values::Bits.count(set)
 
       def changes(evening, _)
         rooms = evening.blocks.group_by(&:room)
         hours = rooms.size.positive? ? (@grid * evening.load).fdiv(60) : 0
-        people = rooms.values.sum { |same| same.sort_by(&:start).each_cons(2).count { |one, other| change?(one, other) } }
+        people = rooms.values.sum do |same|
+          same.sort_by(&:start).each_cons(2).count { |one, other| change?(one, other) }
+        end
         [people + moves(evening) - (Price::CHANGES * [hours, 1].max).ceil, 0].max * Price::CHANGE
       end
 
@@ -117,17 +123,22 @@ module Core
       def siblings(evening, _)
         steps = @siblings.sum do |pair|
           evening.spans.first(2).sum do |edges|
-            at = edges.flat_map { |step, set| [step] * Values::Bits.count(set & pair) }
+            at = edges.flat_map { |step, set| [step] * count(set & pair) }
             at.size > 1 ? at.max - at.min : 0
           end
         end
         (steps * @grid * Price::APART).round
       end
 
+      def small_late(evening, _)
+        steps = evening.spans[1].sum { |step, set| step * count(set & @small) }
+        (steps * @grid * Price::SMALL_LATE).round
+      end
+
       def late_new(evening, window)
         per = rate(window)
         steps = evening.blocks.sum do |block|
-          block.job.rate.positive? ? block.steps * Values::Bits.count(block.people & @dancing) : 0
+          block.job.rate.positive? ? block.steps * count(block.people & @dancing) : 0
         end
         (steps * @grid * per).round
       end

@@ -90,6 +90,9 @@ module Core
       # Windows of a date.
       def on(date) = @on.fetch(date, [])
 
+      # Whether what goes in a window hangs on what lies in others too.
+      def tied?(window) = @tied[window]
+
       # Jobs in an order in which each comes after what it waits for.
       def in_order = @in_order ||= @problem.in_order.filter_map { |task| @by_id[task.id] }
 
@@ -127,6 +130,8 @@ module Core
         @working = @windows.map { |window| @calendar.working(window) }
         @dancing = @calendar.bits(@problem.dancers)
         @on = @windows.each_index.group_by { |i| @dates[i] }
+        tied = DaysOff.tied(@windows, @problem.night + @problem.frame_minutes, @problem.day_off)
+        @tied = @windows.each_index.map { |i| @on[@dates[i]].size > 1 || tied.include?(i) }
         @limits = @on.to_h { |date, same| [date, limits_under(date, same)] }
       end
 

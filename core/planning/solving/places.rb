@@ -14,6 +14,7 @@ module Core
         @frame = table.frame
         @apart = Apart.new(table)
         @between = Between.new(table)
+        @parts = Parts.new(table)
         @tried = 0
       end
 
@@ -47,7 +48,7 @@ module Core
 
       # [price, start, steps, window, room, lead] of the best start in a window, or nil.
       def cheapest_in(job, window, from, to)
-        lengths(job, window).each do |steps|
+        @parts.of(job, window).each do |steps|
           found = best_of(job, window, steps, from, to) or next
           return [found.price, found.start, steps, window, room(job, found), found.lead]
         end
@@ -76,8 +77,9 @@ module Core
 
       # The earliest choice in a window between two steps, or nil.
       def first_of(job, window, steps, from, to)
-        inside = choices(job, window, steps).select { |choice| choice.start >= from && choice.start + steps <= to }
-        inside.sort_by { |choice| [choice.start, choice.price] }.find { |choice| bearable?(job, choice) }
+        in_turn(job, window, steps).find do |choice|
+          choice.start >= from && choice.start + steps <= to && bearable?(job, choice)
+        end
       end
 
       # For each window between two times that holds no part of the job yet: window, first step, end step.
@@ -102,7 +104,7 @@ module Core
 
       def earliest(job, low, high)
         each_window(job, low, high) do |window, from, to|
-          lengths(job, window).each do |steps|
+          @parts.of(job, window).each do |steps|
             found = first_of(job, window, steps, from, to)
             return found if found
           end
@@ -112,7 +114,8 @@ module Core
 
       # What is asked for a whole window is remembered with it.
       def part_in(job, window, from, to)
-        return part_of(job, window, from, to) unless from.zero? && to == @frame.steps[window] && @frame.cap.nil?
+        whole = from.zero? && to == @frame.steps[window]
+        return part_of(job, window, from, to) unless whole && @frame.cap.nil? && !@frame.tied?(window)
 
         @tried += 1
         @table.evenings[window].best.fetch((job.at * Table::TIME) + @table.left[job.at]) do |key|
@@ -121,7 +124,7 @@ module Core
       end
 
       def part_of(job, window, from, to)
-        lengths(job, window).each do |steps|
+        @parts.of(job, window).each do |steps|
           found = best_of(job, window, steps, from, to)
           return found if found
         end
@@ -135,7 +138,7 @@ module Core
       end
 
       def bearable?(job, choice)
-        return choice.bearable unless choice.bearable.nil?
+        return choice.bearable unless choice.bearable.nil? || @frame.tied?(choice.window)
 
         choice.bearable =
           @table.bearable?(choice.people, choice.window, choice.start, choice.steps) && @apart.allow?(job, choice)
@@ -145,6 +148,13 @@ module Core
       def choices(job, window, steps)
         @tried += 1
         @table.evenings[window].choices[(job.at * Table::TIME) + steps] ||= choices_of(job, window, steps)
+      end
+
+      # The same, the earliest first.
+      def in_turn(job, window, steps)
+        found = choices(job, window, steps)
+        @table.evenings[window].in_turn[(job.at * Table::TIME) + steps] ||=
+          found.sort_by { |choice| [choice.start, choice.price] }
       end
 
       def choices_of(job, window, steps)
@@ -172,24 +182,6 @@ module Core
           led = job.leads.empty? ? 0 : job.leads[lead].first
           [dancers | led, lead, @table.extra(job, dancers, lead, steps)] unless @frame.alone?(dancers, led)
         end
-      end
-
-      # Lengths of the next part, longest first. A job that cannot be split and holds more new material than a rehearsal
-      # should has a rehearsal to itself.
-      def lengths(job, window)
-        left = @table.left[job.at]
-        room = @table.room_for_new(job, window)
-        parts = parts(job, left)
-        fitting = room >= left ? parts : parts.select { |steps| steps <= room }
-        alone = fitting.empty? && job.rate.positive? && @frame.cap && room >= (@frame.cap / job.rate).floor
-        alone ? parts.last(1) : fitting
-      end
-
-      def parts(job, left)
-        return [left] unless job.split && left > @frame.least
-
-        most = [@frame.most, left].min
-        most.downto(@frame.least).select { |steps| left == steps || left - steps >= @frame.least }
       end
     end
   end

@@ -88,61 +88,7 @@ module Core
           end
       end
 
-      # Placements of the earlier plan that are still possible, in order of what waits for what. What they wait for and
-      # the earlier plan does not hold is still to be fitted in before them.
-      def standing
-        frame = IndexedProblem.new(@problem.with(pinned: [], recap: 0, to_music: 0))
-        table = Table.new(frame)
-        @problem.pinned.each { |placement| keep(placement, frame, table) }
-        ordered(frame).select { |placement| keep(placement, frame, table) } - @problem.pinned
-      end
-
-      def ordered(frame)
-        rank = frame.in_order.each_with_index.to_h { |job, i| [job.id, i] }
-        @problem.plan
-          .select { |placement| rank.key?(placement.task) }
-          .sort_by { |placement| [rank[placement.task], placement.window.to_s, placement.start] }
-      end
-
-      def keep(placement, frame, table)
-        job = frame.job(placement.task) or return
-        window = frame.windows.index { |each| each.id == placement.window } or return
-        start, steps = [placement.start, placement.minutes].map { |minutes| minutes / @problem.grid }
-        room = frame.windows[window].rooms.index { |id, _| id == placement.room }
-        return unless room && frame.rooms(job, window).include?(room) && fits?(table, job, window, start, steps, room)
-
-        lead = lead(table, job, placement, table.leads(job, window, start, steps)) or return
-        table.put(job, window, start, steps, room, lead)
-        true
-      end
-
-      # Who led it leads it still, where they can; nil where nobody can.
-      def lead(table, job, placement, free)
-        return 0 if job.leads.empty?
-
-        same = table.frame.lead_of(job, placement)
-        free.include?(same) ? same : free.first
-      end
-
-      def fits?(table, job, window, start, steps, room)
-        return false if steps > table.left[job.at] || start + steps > table.frame.steps[window]
-
-        people = table.frame.attends(job, window, start, steps) or return false
-        wanted = ((1 << steps) - 1) << start
-        table.free(job, window).allbits?(wanted) && table.room_free?(window, room, wanted) &&
-          table.bearable?(people, window, start, steps) && in_turn?(table, job, (window * Table::TIME) + start, steps)
-      end
-
-      # Whether it comes after all that it waits for, and before all that waits for it, of what is kept so far.
-      def in_turn?(table, job, at, steps)
-        jobs = table.frame.jobs
-        ends, starts =
-          %i[ends starts].map { |name| ->(list) { list.filter_map { |i| table.public_send(name, jobs[i]) } } }
-        window = at / Table::TIME
-        [*ends.call(job.after), at].max == at && [*starts.call(job.before), at + steps].min == at + steps &&
-          ends.call(job.after_window).all? { |time| time / Table::TIME < window } &&
-          starts.call(job.before_window).all? { |time| time / Table::TIME > window }
-      end
+      def standing = Standing.new(@problem.with(recap: 0, to_music: 0)).placements
     end
   end
 end

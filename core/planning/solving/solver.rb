@@ -20,6 +20,7 @@ module Core
         @random = Random.new(seed)
         @frame = IndexedProblem.new(problem)
         @construct = Construct.new(@frame)
+        @beginnings = Beginnings.new(problem, @frame)
         @budget = EFFORTS.fetch(effort)
         @stop = stop
         @progress = progress
@@ -34,6 +35,7 @@ module Core
         table = filled(table) unless table.unplaced.zero?
         tell(table, 0.1)
         table = tightened(table) if table.unplaced.zero? && @problem.aims.empty?
+        table = [from_told, table].compact.min_by.with_index { |each, i| [*rank(each), i] }
         tell(table, 0.4)
         improve(table)
         answer(table)
@@ -41,8 +43,7 @@ module Core
 
       # The first complete plan, or the fullest, by serial placement alone.
       def first
-        rules = Construct::RULES.keys.map { |rule| built { |table, last| @construct.table(rule, last:, table:) } }
-        rules.min_by.with_index { |table, i| [table.unplaced, *aimed(table), table.cost, i] }
+        @beginnings.by_rules.min_by.with_index { |table, i| [table.unplaced, *aimed(table), table.cost, i] }
       end
 
       # What counts before cost: aims where there are any, else the window that holds the last run.
@@ -56,32 +57,21 @@ module Core
 
       private
 
-      # A table with what is pinned on it, filled by the block.
-      def built(last = @frame.steps.size - 1)
-        table = Table.new(@frame)
-        pin(table)
-        yield table, last
-      end
-
-      def pin(table)
-        windows = @frame.windows.each_with_index.to_h { |window, i| [window.id, i] }
-        @problem.pinned.each do |placement|
-          job = @frame.job(placement.task)
-          window = windows[placement.window] or next
-          room = @frame.windows[window].rooms.index { |id, _| id == placement.room }
-          if job && room && table.left[job.at].positive?
-            table.put(job, window, placement.start / @problem.grid, placement.minutes / @problem.grid, room,
-                      @frame.lead_of(job, placement))
-          end
-        end
-      end
-
       # What found no place is fitted in by taking others out.
       def filled(table)
         last = @frame.steps.size - 1
         search(table, Score.new(@frame), last, @budget, until_placed: true, early: true)
         table
       end
+
+      # The earlier plan as far as it still stands: the search may begin there, so that it never ends worse than what
+      # people were told.
+      def from_told
+        table = @beginnings.told if told
+        table.nil? || table.unplaced.zero? ? table : filled(table)
+      end
+
+      def rank(table) = [table.unplaced, [ready(table) - wanted, 0].max, score.of(table)]
 
       # The last run one window earlier, as long as that can be done and has not been proven impossible.
       def tightened(table)
@@ -95,14 +85,7 @@ module Core
 
       # A complete table whose last run lies in a window or before, or nil.
       def by(last)
-        tries =
-          Construct::RULES.keys.map do |rule|
-            built(last) { |table, limit| @construct.table(rule, last: limit, table:) }
-          end
-        tries +=
-          Array.new(6) do
-            built(last) { |table, limit| @construct.shaken(@random, last: limit, table:) }
-          end
+        tries = @beginnings.by_rules(last) + @beginnings.shaken(@random, last)
         best = tries.min_by.with_index { |table, i| [table.unplaced, table.cost, i] }
         search(best, Score.new(@frame), last, @budget / 2, until_placed: true, early: true) unless best.unplaced.zero?
         best if best.unplaced.zero? && ready(best) <= last
@@ -163,6 +146,7 @@ module Core
           unplaced:,
           **why(unplaced),
           **found.around(around),
+          prices: Answer.new(table, @problem).prices,
           seed: @seed,
           iterations: @made,
           ready_bound: @frame.steps.empty? ? nil : @frame.windows[bound]&.id,

@@ -23,8 +23,10 @@ module Core
         evening = @table.evenings[window]
         return if evening.blocks.empty? || evening.blocks.size > MOST || @table.room_for_new(job, window) < steps
 
+        return free(evening, job, window, steps) if @frame.tied?(window)
+
         evening.squeezed.fetch((job.at * Table::TIME) + steps) do |key|
-          evening.squeezed[key] = evening.blocks.any? { |block| @fixed[block.job.at] } ? nil : best(job, window, steps)
+          evening.squeezed[key] = free(evening, job, window, steps)
         end
       end
 
@@ -36,36 +38,53 @@ module Core
 
       private
 
+      def free(evening, job, window, steps)
+        best(job, window, steps) if evening.blocks.none? { |block| @fixed[block.job.at] }
+      end
+
       def best(job, window, steps)
         order = @table.evenings[window].blocks.sort_by { |block| [block.start, block.room] }
-        order = order.map { |block| [block.job, block.steps] }
         before = @table.window_cost(window)
         state = @table.state
-        tried = (0..order.size).filter_map { |at| laid(order.dup.insert(at, [job, steps]), window) }
+        tried = tried(order.map { |block| [block.job, block.steps] }, [job, steps], window)
         @table.restore(state)
         cost, places = tried.min_by.with_index { |(minutes, _), i| [minutes, i] }
         cost && Found.new(cost - before, places, window)
       end
 
-      # [cost, places] of the window with jobs in an order, or nil.
-      def laid(order, window)
+      # [[cost, places], …] of the window with one more at each place of an order; what comes before it is laid once.
+      def tried(order, more, window)
+        jobs = [more, *order].map(&:first)
         clear(window)
-        from = 0
-        places = order.each_with_object([]) do |(job, steps), done|
-          from = [from, after(job, window, order)].max
+        head = []
+        (0..order.size).each_with_object([]) do |at, found|
+          from = head.empty? ? 0 : head.last[1]
+          state = @table.state
+          rest = laid([more, *order.drop(at)], jobs, window, from)
+          found << [@table.window_cost(window), head + rest] if rest
+          @table.restore(state)
+          head += laid(order[at, 1], jobs, window, from) || (break found)
+        end
+      end
+
+      # [[job, start, steps, room, lead], …]: jobs in an order, each as early as it goes after the one before, or nil.
+      # jobs: all that come into the window.
+      def laid(order, jobs, window, from)
+        order.each_with_object([]) do |(job, steps), done|
+          from = [from, after(job, jobs, window)].max
           found = @places.first_of(job, window, steps, from, @frame.steps[window]) or break
           room = @places.room(job, found)
           @table.put(job, window, from = found.start, steps, room, found.lead)
           done << [job, found.start, steps, room, found.lead]
         end
-        places && [@table.window_cost(window), places]
       end
 
       # The first step at which a job may begin by what it waits for in the window; beyond its end where that has not
       # been laid yet.
-      def after(job, window, order)
-        waits = order.map(&:first).select { |other| job.after.include?(other.at) }
-        waits.map do |other|
+      def after(job, jobs, window)
+        return 0 if job.after.empty?
+
+        jobs.select { |other| job.after.include?(other.at) }.map do |other|
           block = @table.blocks[other.at].find { |each| each.window == window }
           block ? block.end : @frame.steps[window]
         end.max || 0

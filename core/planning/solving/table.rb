@@ -158,8 +158,10 @@ module Core
       def block(job, window, start, steps, room, lead)
         people = @frame.attends(job, window, start, steps) || job.people
         led = job.leads.empty? ? 0 : job.leads[lead].first
-        Evening::Block.new(job, window, start, steps, room, people | led, lead,
-                           @frame.late(people, window, start, steps), extra(job, people, lead, steps), @made.size)
+        Evening::Block.new(
+          job, window, start, steps, room, people | led, lead, @frame.late(people, window, start, steps),
+          extra(job, people, lead, steps), Evening.mixed(@made.size + 1)
+        )
       end
 
       def add(block)

@@ -1,0 +1,74 @@
+# frozen_string_literal: true
+
+module Core
+  module Planning
+    # What of an earlier plan is still possible, put onto a table in order of what waits for what.
+    class Standing
+      # The table holds what is kept.
+      attr_reader :table
+
+      def initialize(problem, frame = IndexedProblem.new(problem))
+        @problem = problem
+        @frame = frame
+        @table = Table.new(frame)
+      end
+
+      # [Placement] of the earlier plan that still stand beside what is pinned. What they wait for and the earlier plan
+      # does not hold is still to be fitted in before them.
+      def placements
+        @placements ||= begin
+          @problem.pinned.each { |placement| keep(placement) }
+          ordered.select { |placement| keep(placement) } - @problem.pinned
+        end
+      end
+
+      private
+
+      def ordered
+        rank = @frame.in_order.each_with_index.to_h { |job, i| [job.id, i] }
+        @problem.plan
+          .select { |placement| rank.key?(placement.task) }
+          .sort_by { |placement| [rank[placement.task], placement.window.to_s, placement.start] }
+      end
+
+      def keep(placement)
+        job = @frame.job(placement.task) or return
+        window = @frame.windows.index { |each| each.id == placement.window } or return
+        start, steps = [placement.start, placement.minutes].map { |minutes| minutes / @problem.grid }
+        room = @frame.windows[window].rooms.index { |id, _| id == placement.room }
+        return unless room && @frame.rooms(job, window).include?(room) && fits?(job, window, start, steps, room)
+
+        lead = lead(job, placement, @table.leads(job, window, start, steps)) or return
+        @table.put(job, window, start, steps, room, lead)
+        true
+      end
+
+      # Who led it leads it still, where they can; nil where nobody can.
+      def lead(job, placement, free)
+        return 0 if job.leads.empty?
+
+        same = @frame.lead_of(job, placement)
+        free.include?(same) ? same : free.first
+      end
+
+      def fits?(job, window, start, steps, room)
+        return false if steps > @table.left[job.at] || start + steps > @frame.steps[window]
+
+        people = @frame.attends(job, window, start, steps) or return false
+        wanted = ((1 << steps) - 1) << start
+        @table.free(job, window).allbits?(wanted) && @table.room_free?(window, room, wanted) &&
+          @table.bearable?(people, window, start, steps) && in_turn?(job, (window * Table::TIME) + start, steps)
+      end
+
+      # Whether it comes after all that it waits for, and before all that waits for it, of what is kept so far.
+      def in_turn?(job, at, steps)
+        window = at / Table::TIME
+        [*times(:ends, job.after), at].max == at && [*times(:starts, job.before), at + steps].min == at + steps &&
+          times(:ends, job.after_window).all? { |time| time / Table::TIME < window } &&
+          times(:starts, job.before_window).all? { |time| time / Table::TIME > window }
+      end
+
+      def times(name, jobs) = jobs.filter_map { |i| @table.public_send(name, @frame.jobs[i]) }
+    end
+  end
+end
