@@ -14,7 +14,7 @@ module Core
         def last = (window * Table::TIME) + start + steps
         def mask = ((1 << steps) - 1) << start
       end
-      attr_reader :blocks, :rooms, :choices, :in_turn, :best, :squeezed
+      attr_reader :blocks, :rooms, :choices, :firsts, :best, :squeezed
 
       # rooms: for each a set of steps at which it is taken or closed; key: of all its blocks together.
       def initialize(frame, window, blocks, rooms, key = Evening.mixed(-window - 1))
@@ -24,7 +24,7 @@ module Core
         @blocks = blocks
         @rooms = rooms
         @choices = {}
-        @in_turn = {}
+        @firsts = {}
         @best = {}
         @squeezed = {}
       end

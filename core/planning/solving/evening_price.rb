@@ -10,7 +10,8 @@ module Core
       def initialize(frame, list)
         @frame = frame
         @grid = frame.minutes(1)
-        @teachers = Values::Bits.to_a(frame.bits(frame.problem.choreographers)).map { |bit| [1 << bit, least(bit, list)] }
+        teachers = Values::Bits.to_a(frame.bits(frame.problem.choreographers))
+        @teachers = teachers.map { |bit| [1 << bit, least(bit, list)] }
         @teachers.select! { |_, least| least }
         @small = bits(list.small)
         @dancing = frame.dancing

@@ -15,6 +15,9 @@ module Core
       # How often a job may go back into the window it was taken from.
       BACK = 0.15
 
+      # So many rehearsals are looked at for a job at a time.
+      SOME = 6
+
       # How often a job may also go between others that move up for it.
       SQUEEZED = 0.5
 
@@ -106,6 +109,7 @@ module Core
 
       # Puts a part of a job where it costs least but in these windows, between others' blocks or in a gap of theirs.
       def place(job, bounds, but, heat)
+        but |= passed_over(bounds)
         noise = Hash.new do |all, window|
           all[window] = (@random.rand * heat * 0.5) + @score.of_load(@table, job, window)
         end
@@ -117,6 +121,14 @@ module Core
           @places.put(job, found)
         end
         !found.nil? || !between.nil?
+      end
+
+      # Of many rehearsals only some are looked at each time.
+      def passed_over((low, high))
+        from, to = [low, high].map { |time| time / Table::TIME }
+        return [] if to - from < SOME
+
+        (from..to).to_a - (from..to).to_a.sample(SOME, random: @random)
       end
 
       def less?(between, found, noise)

@@ -77,8 +77,11 @@ module Core
 
       # The earliest choice in a window between two steps, or nil.
       def first_of(job, window, steps, from, to)
-        in_turn(job, window, steps).find do |choice|
-          choice.start >= from && choice.start + steps <= to && bearable?(job, choice)
+        @tried += 1
+        return earliest_of(job, window, steps, from, to) if @frame.tied?(window) || to < @frame.steps[window]
+
+        @table.evenings[window].firsts.fetch((((job.at * Table::TIME) + steps) * Table::TIME) + from) do |key|
+          @table.evenings[window].firsts[key] = earliest_of(job, window, steps, from, to)
         end
       end
 
@@ -101,6 +104,17 @@ module Core
       end
 
       private
+
+      def earliest_of(job, window, steps, from, to)
+        starts = Values::Bits.to_a(starts(job, window, steps) >> from << from)
+        starts.take_while { |start| start + steps <= to }.each do |start|
+          parties(job, window, start, steps).each do |people, lead, extra|
+            choice = Choice.new(extra, start, steps, window, people, lead)
+            return choice if bearable?(job, choice)
+          end
+        end
+        nil
+      end
 
       def earliest(job, low, high)
         each_window(job, low, high) do |window, from, to|
@@ -150,16 +164,14 @@ module Core
         @table.evenings[window].choices[(job.at * Table::TIME) + steps] ||= choices_of(job, window, steps)
       end
 
-      # The same, the earliest first.
-      def in_turn(job, window, steps)
-        found = choices(job, window, steps)
-        @table.evenings[window].in_turn[(job.at * Table::TIME) + steps] ||=
-          found.sort_by { |choice| [choice.start, choice.price] }
+      # Steps (a set) at which a part may begin as far as rooms and people without a choice go.
+      def starts(job, window, steps)
+        alone = Table.runs(@table.free(job, window), steps)
+        alone.zero? ? 0 : alone & @table.room_starts(job, window, steps)
       end
 
       def choices_of(job, window, steps)
-        alone = Table.runs(@table.free(job, window), steps)
-        return [] if alone.zero? || (starts = alone & @table.room_starts(job, window, steps)).zero?
+        return [] if (starts = starts(job, window, steps)).zero?
 
         added = Hash.new do |known, people|
           known[people] = AddedCost.new(@frame, @table.evenings[window], people, steps)
