@@ -55,7 +55,13 @@ module Formats
     # What plan-result-2 says besides.
     def self.of_studio(plan)
       { "first_aim_missed" => plan.first_aim_missed, "unplaced_catch_ups" => plan.unplaced_catch_ups,
-        "price" => plan.prices.transform_keys(&:to_s) }
+        "price" => plan.prices.transform_keys(&:to_s), **gap(plan) }
+    end
+
+    # Per cent above the bound, for a complete plan that costs anything.
+    def self.gap(plan)
+      bound = plan.bound.to_i
+      bound.positive? ? { "bound" => bound, "gap" => (100.0 * (plan.prices.values.sum - bound) / bound).round(1) } : {}
     end
 
     # What stands around the file's tasks; only where the problem asks for it.
@@ -94,6 +100,6 @@ module Formats
         "text" => writer.text(reason)
       }
     end
-    private_class_method :reason, :repair, :around, :plain, :missing, :blocks, :own, :of_studio
+    private_class_method :reason, :repair, :around, :plain, :missing, :blocks, :own, :of_studio, :gap
   end
 end

@@ -54,6 +54,7 @@ RSpec.describe "plans of a whole studio" do
       problem = ExactCases.problem(number)
       made = Core::Planning::Solver.new(problem, effort: "normal").plan
       expect([made.complete?, problem.windows.index { |window| window.id == made.ready_window }]).to eq [true, ready]
+      expect(made.bound).to be_between(cost / 4, cost)
       (made.prices.values.sum - cost).fdiv(cost)
     end
     expect(gaps.min).to be >= 0

@@ -21,7 +21,7 @@ module Core
               [frame.job(task).at, same.map { |each| [windows[each.window], each.start / frame.minutes(1)] }.sort]
             end
         @called = Array.new(frame.windows.size, 0)
-        known.each { |placement| @called[windows[placement.window]] |= frame.job(placement.task).people }
+        known.each { |placement| @called[windows[placement.window]] |= party(placement, windows[placement.window]) }
       end
 
       def of(table)
@@ -39,6 +39,15 @@ module Core
       end
 
       private
+
+      # Who was called to a placement: whoever of its task can come there, and who was to lead it.
+      def party(placement, window)
+        job = @frame.job(placement.task)
+        at = [placement.start, placement.minutes].map { |minutes| minutes / @frame.minutes(1) }
+        here = @frame.attends(job, window, *at) || job.people
+        lead = job.leads[@frame.lead_of(job, placement) || 0]
+        lead ? here | lead.first : here
+      end
 
       def shifted(table)
         @places.count { |at, places| table.blocks[at].map { |block| [block.window, block.start] }.sort != places }

@@ -23,18 +23,21 @@ module Core
                   :prices,
                   :first_aim_missed,
                   :unplaced_catch_ups,
-                  :own
+                  :own,
+                  :bound
 
       # changes: Disturbance::Count against an earlier plan; repairs: [Repairs::Repair] that were tried and work;
       # bookends: [Bookends::Bookend]; missing_bookends: [BookendWishes::Wish] that found no place; rank: [minutes
       # without a place, rehearsals later than wanted, Score], by which plans of one problem compare, the least best;
       # parties: {Placement => Answer::Party} of those where somebody may miss something; prices: person-minutes by
-      # name; first_aim_missed: days; unplaced_catch_ups: minutes; own: [WarmBlocks::Block].
+      # name; first_aim_missed: days; unplaced_catch_ups: minutes; own: [WarmBlocks::Block];
+      # bound: person-minutes that no complete plan costs less than (CostBound), nil for a plan that is not complete.
       def initialize(problem, placements, unplaced: {}, reasons: [], seed: 0, iterations: 0, ready_bound: nil,
                      changes: nil, stopped_by: "iterations", proven_impossible: false, repairs: [], bookends: [],
                      missing_bookends: [], rank: [], parties: {}, prices: {}, first_aim_missed: 0,
-                     unplaced_catch_ups: 0, own: [])
+                     unplaced_catch_ups: 0, own: [], bound: nil)
         @rank = rank
+        @bound = bound
         @parties = parties
         @prices = prices
         @first_aim_missed = first_aim_missed
@@ -79,7 +82,7 @@ module Core
           bookends:,
           missing_bookends:,
           rank:,
-          parties: @parties, prices:, first_aim_missed:, unplaced_catch_ups:, own:,
+          parties: @parties, prices:, first_aim_missed:, unplaced_catch_ups:, own:, bound:,
           proven_impossible: proven_impossible?
         )
       end

@@ -27,7 +27,10 @@ module Core
 
       def index(window) = @problem.windows.index { |each| each.id == window } || @problem.windows.size
 
+      # Nothing where there is nothing left of what people were told.
       def weight(plan)
+        return 0 unless plan.changes
+
         (plan.changes.new_calls * Disturbance::NEW) + (plan.changes.cancelled * Disturbance::CANCELLED) +
           (plan.changes.shifted * Disturbance::SHIFTED)
       end

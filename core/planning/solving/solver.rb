@@ -147,6 +147,7 @@ module Core
           **why(unplaced),
           **found.around(around),
           prices: Answer.new(table, @problem).prices,
+          bound: (CostBound.new(@frame).minutes if unplaced.empty?),
           seed: @seed,
           iterations: @made,
           ready_bound: @frame.steps.empty? ? nil : @frame.windows[bound]&.id,

@@ -2,7 +2,7 @@
 
 module Core
   module Planning
-    # What of an earlier plan is still possible, put onto a table in order of what waits for what.
+    # What of an earlier plan is still possible, put onto a table as it follows.
     class Standing
       # The table holds what is kept.
       attr_reader :table
@@ -24,11 +24,14 @@ module Core
 
       private
 
+      # As they follow one another: what begins a rehearsal stands without what comes after it, not the other way round
+      # (whoever waits for what has not been put yet would have to warm up again).
       def ordered
+        order = @frame.windows.each_with_index.to_h { |window, i| [window.id, i] }
         rank = @frame.in_order.each_with_index.to_h { |job, i| [job.id, i] }
         @problem.plan
-          .select { |placement| rank.key?(placement.task) }
-          .sort_by { |placement| [rank[placement.task], placement.window.to_s, placement.start] }
+          .select { |placement| rank.key?(placement.task) && order.key?(placement.window) }
+          .sort_by { |placement| [order[placement.window], placement.start, rank[placement.task]] }
       end
 
       def keep(placement)
