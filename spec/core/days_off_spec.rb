@@ -31,7 +31,8 @@ RSpec.describe "free time in a plan" do
     apart = [tasks.first, tasks.last.with(after_window: ["late"])]
     long = plan([evening, window("2027-01-05", 480, 120)], apart, night: 720)
     expect(placed(long).last).to eq ["2027-01-05 480", 60]
-    expect(plan([evening, window("2027-01-05", 480, 30)], tasks, night: 720, minors: []).complete?).to be true
+    two = [tasks.first.with(dancers: ["b"]), tasks.last.with(dancers: ["b"])]
+    expect(plan([evening, window("2027-01-05", 480, 30)], two, night: 720).complete?).to be true
     expect(plan([evening, window("2027-01-05", 545, 30)], tasks, night: 720, frame_minutes: 10).complete?).to be false
   end
 
@@ -40,6 +41,7 @@ RSpec.describe "free time in a plan" do
     tasks = Array.new(7) { |i| task("t#{i}", 30, after_window: i.zero? ? [] : ["t#{i - 1}"]) }
     expect(plan(days.first(7), tasks, day_off: true).complete?).to be false
     expect(plan(days.first(7), tasks, day_off: false).complete?).to be true
+    expect(plan(days.first(7), tasks, day_off: true, minors: []).complete?).to be true
     used = plan(days, tasks, day_off: true)
     expect(used.complete?).to be true
     week = placed(used).map { |id, _| id[0, 10] }

@@ -128,6 +128,19 @@ RSpec.describe "plans of a whole studio" do
     expect(answer(plan(data))["unplaced_catch_ups"]).to eq 30
   end
 
+  it "move a lesson to where all come, whatever it costs, rather than leave somebody who cannot catch up" do
+    data = small(unavailable: %w[d0 d1].flat_map { |who| away(who, "2027-01-04") },
+                 aims: [{ "task" => "learn", "date" => "2027-01-11" }])
+    data["tasks"].first["new"] = 5
+    data["tasks"] << { "id" => "clean", "kind" => "clean", "minutes" => 15, "may" => small["dancers"], "enough" => 8,
+                       "leads" => [{ "people" => ["t"], "price" => 0 }] }
+    data["fixed"] = [{ "task" => "clean", "window" => "w0", "start" => 0, "minutes" => 15, "room" => "r" }]
+    made = answer(plan(data))
+    expect([blocks(made, "learn").first["window"] == "w0", made["unplaced_catch_ups"]]).to eq [false, 0]
+    data["tasks"].first["new"] = 4
+    expect(blocks(answer(plan(data)), "learn").first["window"]).to eq "w0"
+  end
+
   describe "the validator" do
     it "finds whatever is wrong" do
       data = StudioSeasons.one(Random.new(11), weeks: 3, dancers: 9, away: 0.1, sites: false)

@@ -15,19 +15,35 @@ class ChosenEvenings
     @slots = %w[better worse].to_h { |side| [side, pair[side].map { |text| slot(text) }] }
   end
 
+  # {name => person-minutes} of EveningPrice for some slots; facts as in a pair.
+  def self.prices(*slots, **facts)
+    new({ "better" => slots, "worse" => slots, **facts.transform_keys(&:to_s) }).prices
+  end
+
   # What a side costs, what was told included.
   def cost(side)
+    table, tasks = table(side)
+    told = @pair["told"] && Planning::Disturbance.new(table.frame, told(tasks))
+    Planning::Score.new(table.frame, told:).of(table)
+  end
+
+  def prices
+    table, = table("better")
+    named = table.evenings.each_with_index.map { |evening, at| table.frame.prices.named(evening, at) }
+    named.reduce { |sum, each| sum.merge(each) { |_, one, other| one + other } }
+  end
+
+  private
+
+  def table(side)
     tasks = tasks(@slots[side])
     frame = Planning::IndexedProblem.new(problem(tasks))
     table = Planning::Table.new(frame)
     @slots[side].zip(tasks) do |slot, task|
       table.put(frame.job(task.id), slot[:on] - 1, slot[:start] / 5, slot[:minutes] / 5, slot[:room] - 1, 0)
     end
-    told = @pair["told"] && Planning::Disturbance.new(frame, told(tasks))
-    Planning::Score.new(frame, told:).of(table)
+    [table, tasks]
   end
-
-  private
 
   def slot(text)
     found = SLOT.match(text) or raise ArgumentError, text

@@ -173,9 +173,17 @@ module Core
         [ends.table, ends]
       end
 
+      # Ids of windows in which everything lies as people were told.
+      def as_told(placements)
+        here, told = [placements, @problem.plan].map do |list|
+          list.group_by(&:window).transform_values { |same| same.map { |each| [each.task, each.start] }.sort }
+        end
+        told.select { |window, same| here[window] == same }.keys
+      end
+
       # Recap and music around what was placed; nothing that people were told is moved for them.
       def bookends(placements)
-        Bookends.new(@problem, placements, fixed: (@problem.pinned + @problem.plan).map(&:window).uniq)
+        Bookends.new(@problem, placements, fixed: @problem.pinned.map(&:window) | as_told(placements))
       end
     end
   end
