@@ -41,13 +41,17 @@ module Core
       def examine(join, bpm, metres)
         seam = Seam.of(join, @danced, bpm:, metres:, others: others(join))
         found = Examination.new(seam, vocabulary: @vocabulary, rules:, steps: @work.checking.steps).findings
-        [seam, join.loop? ? tried_whole(found, join) : found]
+        [seam, tried_whole(found, join)]
       end
 
-      # A section straight again is on both sides: a mend is tried on the whole piece.
+      # A section straight again is on both sides, and a touch rests on what was before it, which may be in doubt: such
+      # mends are tried on the whole piece.
       def tried_whole(findings, join)
         findings.map do |finding|
-          finding.with(mends: finding.mends.select { |mend| silent?(finding.state, mend.apply(@work), join) })
+          kept = finding.mends.select do |mend|
+            !(join.loop? || mend.change == :touch_instead) || silent?(finding.state, mend.apply(@work), join)
+          end
+          kept.size == finding.mends.size ? finding : finding.with(mends: kept)
         end
       end
 

@@ -81,7 +81,7 @@ module Records
           plans =
             @studio.plans.where(replaced_at: nil).where.not(piece_id: @piece.id).where.not(published_at: nil).pluck(:id)
           ahead = open.map(&:id).grep(Integer)
-          @studio.slots.where(plan_id: plans, rehearsal_id: ahead).includes(:slot_people, :rehearsal).to_a
+          @studio.slots.where(plan_id: plans, rehearsal_id: ahead).order(:id).includes(:slot_people, :rehearsal).to_a
         end
       end
 

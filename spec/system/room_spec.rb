@@ -87,7 +87,7 @@ RSpec.describe "in the room", :browser do
     panel "Note"
     all_sent
 
-    it_is(rehearsal.end_minute - 50)
+    it_is(rehearsal.end_minute - 33)
     visit current_path
     expect(page).to have_css(".room-left", text: /\d+\s+minutes over/)
     expect(page).to have_css(".room-over", text: /As it goes, .* loses \d+ min/)

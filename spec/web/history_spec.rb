@@ -113,7 +113,8 @@ RSpec.describe "what is behind a plan", :web do
   it "catches nobody up on a lesson that lay elsewhere in the end" do
     lesson = on(latest, 9).work.find_by!(kind: "learn")
     make_plan
-    on(latest, 9).work.where(task_key: lesson.task_key).update_all(rehearsal_id: on(latest, 16).first.rehearsal_id)
+    week_later = studio.rehearsals.find_by!(date: lesson.rehearsal.date + 7)
+    on(latest, 9).work.where(task_key: lesson.task_key).update_all(rehearsal_id: week_later.id)
     tell
     evening(9)
     send_form "/rehearsals/#{lesson.rehearsal_id}/register",
