@@ -27,12 +27,23 @@ module Core
       # As they follow one another: what begins a rehearsal stands without what comes after it, not the other way round
       # (whoever waits for what has not been put yet would have to warm up again).
       def ordered
-        order = @frame.windows.each_with_index.to_h { |window, i| [window.id, i] }
+        @order = @frame.windows.each_with_index.to_h { |window, i| [window.id, i] }
         rank = @frame.in_order.each_with_index.to_h { |job, i| [job.id, i] }
-        @problem.plan
-          .select { |placement| rank.key?(placement.task) && order.key?(placement.window) }
-          .sort_by { |placement| [order[placement.window], placement.start, rank[placement.task]] }
+        list = @problem.plan.select { |each| rank.key?(each.task) && @order.key?(each.window) }
+        ends = list.group_by(&:task).transform_values { |same| same.map { |each| time(each, each.end) }.max }
+        list.reject { |each| too_early?(each, ends) }
+          .sort_by { |each| [@order[each.window], each.start, rank[each.task]] }
       end
+
+      # Whether something it waits for lies later in the earlier plan. ends: {task id => time}.
+      def too_early?(placement, ends)
+        job = @frame.job(placement.task)
+        ids = ->(list) { list.filter_map { |i| ends[@frame.jobs[i].id] } }
+        ids[job.after].any? { |at| at > time(placement, placement.start) } ||
+          ids[job.after_window].any? { |at| at / Table::TIME >= @order[placement.window] }
+      end
+
+      def time(placement, minute) = (@order[placement.window] * Table::TIME) + (minute / @problem.grid)
 
       def keep(placement)
         job = @frame.job(placement.task) or return
