@@ -16,8 +16,8 @@ module Core
         @places = Places.new(table)
       end
 
-      # met: states of the table that were good, too; the table becomes the best of all. limit: for a job, the last
-      # window it may lie in.
+      # met: states of the table that were good, too; the table becomes the best of all. block: told a job, answers
+      # the last window it may lie in.
       def run(met)
         return if @frame.jobs.all? { |job| job.may.zero? } || owed.empty?
 

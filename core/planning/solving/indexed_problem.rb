@@ -130,7 +130,7 @@ module Core
         @working = @windows.map { |window| @calendar.working(window) }
         @dancing = @calendar.bits(@problem.dancers)
         @on = @windows.each_index.group_by { |i| @dates[i] }
-        tied = DaysOff.tied(@windows, @problem.night + @problem.frame_minutes, @problem.day_off)
+        tied = DaysOff.tied(@windows, @problem.night + minutes(@around), @problem.day_off)
         @tied = @windows.each_index.map { |i| @on[@dates[i]].size > 1 || tied.include?(i) }
         @limits = @on.to_h { |date, same| [date, limits_under(date, same)] }
       end
