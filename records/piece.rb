@@ -29,7 +29,7 @@ module Records
     }.freeze
 
     # Days that have a name of their own beside the show, and the shares of the time that may go into cleaning.
-    DEADLINES = %w[dress technical filming].freeze
+    DEADLINES = %w[dress technical filming set_on].freeze
     CLEANING = [0.0, 0.15, 0.3, 0.6, 1.0].freeze
 
     belongs_to :studio

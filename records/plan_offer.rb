@@ -2,9 +2,10 @@
 
 module Records
   # One or several plans that a director asked for: a first plan, what one change would do, planning again both ways,
-  # the ways to build it. The worker works them out; one of them may be taken as it was shown.
+  # the ways to build it, several pieces as one season. The worker works them out; one of them may be taken as it was
+  # shown.
   class PlanOffer < Base
-    KINDS = %w[plan what_if replanning schools].freeze
+    KINDS = %w[plan what_if replanning schools season].freeze
     UNDER_WAY = %w[waiting running].freeze
     # Seconds after which one that nobody works on counts as given up.
     PATIENCE = 15 * 60

@@ -35,6 +35,7 @@ module Records
     has_many :rehearsal_rooms
     has_many :absences
     has_many :visits
+    has_many :season_days
     has_many :plans
     has_many :plan_offers
     has_many :slots
@@ -83,6 +84,7 @@ module Records
       "new_eights" => 6,
       "full_out_minutes" => 10,
       "latest_finish" => 1320,
+      "school_eve" => 30,
       "re_warm" => 5,
       "recap" => 5,
       "to_music" => 5,

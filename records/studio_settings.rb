@@ -15,6 +15,7 @@ module Records
       "new_eights" => 1..40,
       "full_out_minutes" => 1..120,
       "latest_finish" => 720..1440,
+      "school_eve" => 0..120,
       "erase_after" => 0..3650,
       "quiet_from" => 0..1439,
       "quiet_to" => 0..1439

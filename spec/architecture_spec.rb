@@ -145,7 +145,7 @@ RSpec.describe "the house" do
     it "leave every search for a plan to the worker" do
       seeking = files("app").select { |file| named(file).grep(search).any? }.map { |file| short(file) }
       expect(seeking).not_to be_empty
-      worker = ["app/planning/offers/", "app/jobs/", "app/planning/actions/make.rb"]
+      worker = ["app/planning/offers/", "app/season/offers/", "app/jobs/", "app/planning/actions/make.rb"]
       expect(seeking.reject { |file| file.start_with?(*worker) }).to be_empty
     end
 

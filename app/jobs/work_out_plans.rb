@@ -10,7 +10,8 @@ module App
         "plan" => Planning::Offers::Plan,
         "what_if" => Planning::Offers::WhatIf,
         "replanning" => Planning::Offers::Replanning,
-        "schools" => Planning::Offers::Schools
+        "schools" => Planning::Offers::Schools,
+        "season" => Season::Offers::Whole
       }.freeze
 
       def run(studio_id, offer_id)

@@ -24,8 +24,10 @@ module App
       # One person in one rehearsal.
       Key = Struct.new(:person, :rehearsal, :date)
 
-      # old: the plan people know, or nil; only rehearsals from a day on.
-      def initialize(piece, old, new, from)
+      # old: the plan people know, or nil; only rehearsals from a day on; beside: ids of plans of other pieces, with
+      # which a person's day is one.
+      def initialize(piece, old, new, from, beside: [])
+        @beside = beside
         @piece = piece
         @old = old
         @new = new
@@ -56,10 +58,11 @@ module App
       # What people know, and what will hold. A rehearsal that was cancelled after they were told is one they still know
       # of.
       def known
+        before = @old ? @old.published_at : Shared::Clock.now
         [
-          @old && calls(@old, standing(@old.published_at)),
-          calls(@new, standing(@new.published_at || Shared::Clock.now))
-        ].map(&:to_h)
+          @old || @beside.any? ? calls([*@old&.id, *@beside], standing(before)) : {},
+          calls([@new.id, *@beside], standing(@new.published_at || Shared::Clock.now))
+        ]
       end
 
       # Rehearsals that had not been cancelled at a moment.
@@ -69,11 +72,11 @@ module App
       end
 
       # {Key => [first minute, last minute]}.
-      def calls(plan, rehearsals)
+      def calls(plans, rehearsals)
         rows =
           Records::SlotPerson
             .joins("JOIN slots ON slots.id = slot_people.slot_id JOIN rehearsals ON rehearsals.id = slots.rehearsal_id")
-            .where(studio_id: @piece.studio_id, slots: { plan_id: plan.id })
+            .where(studio_id: @piece.studio_id, slots: { plan_id: plans })
             .where(rehearsals: { date: @from.. })
             .merge(rehearsals)
             .pluck("slot_people.person_id", "rehearsals.id", "rehearsals.date", "slots.start_minute", "slots.minutes")

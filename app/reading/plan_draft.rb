@@ -14,7 +14,9 @@ module App
 
       attr_reader :piece, :now, :what_if
 
-      def initialize(piece, now, what_if: WhatIfChange::NONE)
+      # apart: pieces planned together with it, of which nothing is taken as fixed.
+      def initialize(piece, now, what_if: WhatIfChange::NONE, apart: [])
+        @apart = apart
         @piece = piece
         @studio = piece.studio
         @now = now
@@ -24,13 +26,13 @@ module App
       def school = what_if.school || piece.setting("school")
       def work = @work ||= with_whoever_is_there(what_if.work(snapshot.work))
       def items = @items ||= work.equal?(snapshot.work) ? snapshot.items : LearningItems.of(piece, work)
-      def season = @season ||= Records::Mapping::Seasons.new(piece, now:, **what_if.season)
+      def season = @season ||= Records::Mapping::Seasons.new(piece, now:, apart: @apart, **what_if.season)
 
       def tasks
         @tasks ||=
           Planning::Schools::ALL.fetch(school, Planning::Schools::AddOn)
             .new(work, items:, progress:, estimate:, **wishes)
-            .tasks
+            .tasks.map { |task| in_time(task) }
       end
 
       def progress = snapshot.progress
@@ -146,6 +148,12 @@ module App
       def leaders
         staff = @studio.memberships.where(role: %w[assistant director]).where.not(person_id: nil).pluck(:person_id)
         @studio.people.present.where(id: staff, adult: true).pluck(:id).to_h { |id| [id, STEAD] }
+      end
+
+      # Nothing new after the day on which a piece is to be set.
+      def in_time(task)
+        set_on = season.deadlines["set_on"]
+        task.eights.positive? && set_on ? task.with(last_day: set_on.iso8601) : task
       end
 
       def danced = @danced ||= Core::Piece::Danced.new(work, vocabulary: @studio.vocabulary)

@@ -52,6 +52,7 @@ module App
       register People::RosterRoutes
       register People::CalendarRoutes
       register Rehearsals::Routes
+      register Season::Routes
       register Piece::Routes
       register Piece::MidiRoutes
       register Steps::PasteRoutes

@@ -8,6 +8,7 @@ module App
         [:home, "/"],
         [:people, "/people"],
         [:rehearsals, "/rehearsals"],
+        [:season, "/season"],
         [:calls, "/calls"],
         [:room, "/room"],
         [:settings, "/settings"]

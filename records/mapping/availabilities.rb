@@ -17,6 +17,8 @@ module Records
           dancing: ids(@studio.people.where(dances: true)),
           latest: @studio.setting("latest_finish"),
           homes:,
+          school: SeasonDays.new(@studio).school,
+          eve: @studio.setting("school_eve"),
           **care
         )
       end

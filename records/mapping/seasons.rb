@@ -14,6 +14,8 @@ module Records
       Thought =
         Struct.new(:date, :start_minute, :end_minute, :rooms, keyword_init: true) do
           def id = Identifiers::EXTRA
+          def kind = "rehearsal"
+          def left_empty = false
           def cancelled_at = nil
         end
 
@@ -21,8 +23,9 @@ module Records
 
       # now: the studio's local time; rehearsals that have begun are past. To see what a change would do, the season as
       # it would be then: freed: id of somebody who comes whenever it is up to them; without: id of a rehearsal that
-      # falls away; extra: a Thought.
-      def initialize(piece, now:, care: nil, freed: nil, without: nil, extra: nil)
+      # falls away; extra: a Thought. apart: pieces whose slots are not counted with what others hold.
+      def initialize(piece, now:, care: nil, freed: nil, without: nil, extra: nil, apart: [])
+        @apart = apart
         @freed = freed
         @without = without
         @extra = extra
@@ -42,7 +45,7 @@ module Records
         @rehearsals ||=
           @studio.rehearsals.standing.includes(:rooms)
             .where(rehearsals: { date: ..(@piece.show_date || (@now.to_date + 365)) })
-            .select { |rehearsal| rehearsal.rooms.any? && rehearsal.id != @without }
+            .select { |rehearsal| rehearsal.rooms.any? && rehearsal.id != @without && !rehearsal.left_empty }
             .concat([@extra].compact)
             .sort_by { |rehearsal| [rehearsal.date, rehearsal.start_minute] }
       end
@@ -70,16 +73,17 @@ module Records
           most_new_eights: @studio.setting("new_eights"),
           show_date: @piece.show_date&.iso8601,
           even: EVEN,
+          exams: SeasonDays.new(@studio).exams,
           **SeasonCare.new(@piece, @care, warm_up).to_h(named),
           **for_memory(named)
         )
       end
 
-      # Slots that other pieces' standing plans hold in the rehearsals ahead.
+      # Slots that other pieces hold in the rehearsals ahead: of the drafts made together with this piece's, else of
+      # what people were told.
       def others
         @others ||= begin
-          plans =
-            @studio.plans.where(replaced_at: nil).where.not(piece_id: @piece.id).where.not(published_at: nil).pluck(:id)
+          plans = Company.new(@piece).plans(apart: @apart.map(&:id))
           ahead = open.map(&:id).grep(Integer)
           @studio.slots.where(plan_id: plans, rehearsal_id: ahead).order(:id).includes(:slot_people, :rehearsal).to_a
         end
@@ -111,9 +115,9 @@ module Records
         ].compact.min
       end
 
-      # {"dress" => Date, "technical" => Date, "filming" => Date}.
+      # {"dress" => Date, "technical" => Date, "filming" => Date, "set_on" => Date}.
       def deadlines
-        @piece.setting("deadlines").slice("dress", "technical", "filming")
+        @piece.setting("deadlines").slice(*Piece::DEADLINES)
           .transform_values { |text| Date.iso8601(text) }
       end
 
@@ -188,7 +192,8 @@ module Records
           date: rehearsal.date.iso8601,
           start: from,
           finish: [to, from].max,
-          rooms: rehearsal.rooms.sort_by(&:id).map { |room| [Identifiers.room(room.id), room.capacity] }
+          rooms: rehearsal.rooms.sort_by(&:id).map { |room| [Identifiers.room(room.id), room.capacity] },
+          kind: rehearsal.kind
         )
       end
 

@@ -8,11 +8,11 @@ module Records
       # In this order each finds what it names: people, then pieces and all that is of them, then rehearsals and what
       # happened there.
       TABLES = %w[
-        people rooms pieces tracks groups castings group_members sections section_teachers eights parts links formations
-        spots versions version_people own_steps word_meanings asides understudies join_facts absences visits rehearsals
-        rehearsal_rooms plans slots slot_people teachings attendances attendance_entries passes runs run_steps troubles
-        trouble_people ledger_entries learning_states overrulings drills drill_people evening_steps uploads clip_people
-        consents notes givings memory_answers agreements
+        people rooms pieces tracks groups castings group_members sections section_teachers eights parts links
+        formations spots versions version_people own_steps word_meanings asides understudies join_facts absences
+        visits season_days rehearsals rehearsal_rooms plans slots slot_people teachings attendances attendance_entries
+        passes runs run_steps troubles trouble_people ledger_entries learning_states overrulings drills drill_people
+        evening_steps uploads clip_people consents notes givings memory_answers agreements
       ].freeze
       # What is not the studio's own to take along: ways in, letters, what is worked out anew, earlier versions.
       LEFT_OUT = %w[

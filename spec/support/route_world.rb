@@ -70,6 +70,10 @@ module RouteWorld
         "ending" => "csv",
         "/settings:id" => studio.program_tokens.issue(name: "board", by_name: "M").first.id,
         "/rooms:id" => studio.rooms.first.id,
+        "/days:id" => studio.season_days.create!(
+          kind: "exam", from_date: "2027-02-09", to_date: "2027-02-12", group: piece.groups.first
+        ).id,
+        "/season:id" => season_offer.id,
         "/memberships:id" => members["assistant"].id,
         "/studios:id" => studio.id,
         "/signed:id" => Records::SignIn.begin(members["director"].account, device: "phone", now: NOW).first.id,
@@ -119,6 +123,36 @@ module RouteWorld
   def make_offer
     App::Planning::Actions::AskForPlans.new(piece, members["director"].account, "replanning", {}).run
     piece.plan_offers.last
+  end
+
+  # A second piece with the same dancer, and one plan of both.
+  def second_piece
+    @second_piece ||= make_piece(studio, make_member(studio, "director"), title: "Other Piece").tap { |p| make_cast(p) }
+  end
+
+  def season_offer
+    order = { piece.id.to_s => "1", second_piece.id.to_s => "2" }
+    offer = App::Season::Actions::PlanTogether.new(studio, members["director"].account, order).run.value
+    worked_out(offer.reload)
+  end
+
+  # The offer of the world as things are now.
+  def worked_out_anew
+    offer = studio.plan_offers.find(ids.fetch("/season:id"))
+    worked_out(offer.tap { |each| each.update!(state: "waiting") })
+  end
+
+  # As the worker does it.
+  def worked_out(offer)
+    App::Jobs::WorkOutPlans.new.run(studio.id, offer.id) unless offer.done?
+    offer.reload
+  end
+
+  # The same, taken, so that it can be told.
+  def together
+    season_offer.tap do |offer|
+      App::Season::Actions::TakeTogether.new(offer, members["director"].account, studio.local(NOW)).run
+    end
   end
 
   # A join that does not fit, so that there is something to mend.

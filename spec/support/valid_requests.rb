@@ -88,6 +88,12 @@ module ValidRequests
       { "start" => "18:00", "end" => "20:00", "single" => "2027-02-27", "rooms" => [studio.rooms.first.id.to_s] }
     end,
     "/rehearsals/:id/cancel" => -> { { "to" => "yes" } },
+    "/rehearsals/:id/leave" => -> { { "to" => "yes" } },
+    "/days" => -> { { "day_kind" => "holiday", "from" => "15 Feb", "to" => "20 Feb" } },
+    "/days/:id/delete" => -> { {} },
+    "/season/plan" => -> { { "pieces" => { piece.id => "1", second_piece.id => "2" } } },
+    "/season/offers/:id/take" => -> { worked_out_anew.then { {} } },
+    "/season/tell" => -> { { "together" => together.id, "homes" => "99" } },
     "/rooms/:id/way-in" => -> { { "steps" => "free" } },
     "/rooms" => -> { { "room" => "Loft", "capacity" => "12" } },
     "/rooms/:id/archive" => -> { { "to" => "yes" } },

@@ -95,7 +95,7 @@ RSpec.describe App::Reading::PieceSnapshots, :web do
       end
       aside = %w[ledger_entries learning_states plans plan_offers teachings overrulings]
       # Of what happened in the room; nothing that was read of the piece hangs on them.
-      aside += %w[passes notes uploads runs run_steps troubles drills memory_answers calendar_links]
+      aside += %w[passes notes uploads runs run_steps troubles drills memory_answers calendar_links season_days]
       expect(holding - aside - ways.keys).to be_empty
     end
 

@@ -7,8 +7,10 @@ module App
       # around them.
       class Save
         # plan: a Core::Planning::Plan, or one that was kept (Records::Mapping::StoredPlans::Stored); season: the one
-        # it was made in, so that what was ahead then is ahead here; result: what is kept beside the slots.
-        def initialize(piece, account, plan, season:, result:, tasks: plan.tasks, pinned: [])
+        # it was made in, so that what was ahead then is ahead here; result: what is kept beside the slots; together: of
+        # which season it is, where it was made with other pieces' (warming up is written when all of them are there).
+        def initialize(piece, account, plan, season:, result:, tasks: plan.tasks, pinned: [], together: nil)
+          @together = together
           @piece = piece
           @account = account
           @plan = plan
@@ -25,6 +27,7 @@ module App
               studio_id: @piece.studio_id,
               number: (@piece.plans.maximum(:number) || 0) + 1,
               account_id: @account&.id,
+              together: @together,
               result: @result,
               school: @result.fetch("school", "add_on")
             )
@@ -51,7 +54,7 @@ module App
             rehearsal = rehearsals.fetch(Records::Mapping::Identifiers.row(window))
             made = blocks.map { |block| slot(row, rehearsal, block) } + recaps.make(ends.fetch(window, []))
             made += own.fetch(window, []).map { |block| catch_up(row, rehearsal, block) }
-            WarmUps.new(row, @season).make(rehearsal, made)
+            WarmUps.new(row, @season).make(rehearsal, made) unless @together
           end
         end
 

@@ -78,10 +78,14 @@ module Core
         task(block).through? && task.links && task(block).links && (task.links - task(block).links).empty?
       end
 
-      # Parts that share dancers, directly or through others, are one wish.
+      def goes_with?(one, other)
+        one.first.piece == other.first.piece && one.last.intersect?(other.last)
+      end
+
+      # Parts of one piece that share dancers, directly or through others, are one wish.
       def together(kind, window, parts)
         groups = parts.each_with_object([]) do |part, found|
-          same, others = found.partition { |group| group.any? { |_, dancers| dancers.intersect?(part.last) } }
+          same, others = found.partition { |group| group.any? { |each| goes_with?(each, part) } }
           found.replace([*others, [*same.flatten(1), part]])
         end
         groups.map do |group|

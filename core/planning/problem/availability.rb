@@ -6,10 +6,12 @@ module Core
     # thought of. absences: [{who:, from_date:, to_date:, from:, to:}], ISO dates and minutes of the day, nil for the
     # whole day; visits: {who => [ISO date]} of those who come on these dates only; minors: who is at home from minute
     # `latest` on, or from an earlier one of their own (homes: {who => minute}); dancing: who warms up and cools down;
-    # warm_up: its minutes.
+    # warm_up: its minutes; school: SchoolDays, before which those with an hour of their own are home so many minutes
+    # earlier (eve).
     class Availability < Values::Value.of(
       absences: [].freeze, visits: {}.freeze, minors: [].freeze, dancing: [].freeze, latest: 1440, warm_up: 15,
-      homes: {}.freeze, care: Care.new
+      homes: {}.freeze, care: Care.new,
+      school: nil, eve: 0
     )
       # Entries of Problem#unavailable for a rehearsal on a date from one minute of the day to another.
       def on(date, opening:, closing:)
@@ -50,7 +52,8 @@ module Core
 
       # Minors go home cooled down.
       def at_home(date, closing)
-        at = minors.to_h { |who| [who, [homes[who], latest].compact.min] }
+        earlier = school&.eve?(date) ? eve : 0
+        at = minors.to_h { |who| [who, [homes[who]&.-(earlier), latest].compact.min] }
         at.select { |_, home| home < closing }
           .map { |who, home| { who:, date:, from: home - care.cool_down, to: 1440, late: true } }
       end

@@ -4,23 +4,39 @@ module Core
   module Planning
     # What an evening of its kind takes: a technical rehearsal places what is known, a dress rehearsal is a run, a photo
     # call and a show are no rehearsals. Nothing new is set where the calendar says so, and nothing is danced full out
-    # on the evening before a show.
+    # on the evening before a show; who writes exams does neither. What has a last day comes no later.
     class EveningKinds
       TAKES = { "technical" => %w[place run], "dress" => %w[run], "photo" => [], "show" => [] }.freeze
 
-      def initialize(problem)
+      # calendar: a Calendar of the problem.
+      def initialize(problem, calendar)
         shows = problem.windows.select { |window| window.kind == "show" }.map(&:day)
-        shows << Date.iso8601(problem.show_date).jd if problem.show_date
-        @eves = shows.map { |day| day - 1 }
+        dates = [problem.show_date, *problem.pieces.map { |piece| piece[:show] }].compact
+        @eves = (shows + dates.map { |date| Date.iso8601(date).jd }).map { |day| day - 1 }
+        @exams = problem.exams.map do |exam|
+          [calendar.bits((exam[:who] || calendar.people) & calendar.people), exam[:from]..exam[:to]]
+        end
       end
 
       # Whether a job may lie in a window.
       def takes?(job, window)
         takes = TAKES[window.kind]
         return false if takes && !takes.include?(job.kind)
-        return false if window.no_new && job.rate.positive?
 
-        !(job.marks.include?("full_out") && @eves.include?(window.day))
+        fresh = job.rate.positive?
+        full_out = job.marks.include?("full_out")
+        return false if late?(job, window) || (fresh && window.no_new)
+
+        !(full_out && @eves.include?(window.day)) && !((fresh || full_out) && exams?(job, window))
+      end
+
+      private
+
+      def late?(job, window) = !job.last_day.nil? && job.last_day < window.date
+
+      # Whether anybody who dances it writes exams then.
+      def exams?(job, window)
+        @exams.any? { |set, days| days.cover?(window.date) && set.anybits?(job.dancers) }
       end
     end
   end

@@ -13,16 +13,17 @@ module Core
     # and today's; lately: [Task] that were new in the last rehearsal behind us, with those who were there. plan:
     # placements of an earlier plan; pinned: those of them that stay where they are ([Placement]). availability: an
     # Availability that says who could come to a rehearsal that is not there yet; nil where everybody could. stepped:
-    # ids of rooms that are only reached by steps; wheels: ids of dancers who cannot go there. pieces: [{id:, order:}],
-    # order 1 goes first where not everything fits; aims: [{task:, date:}] in order of date; minors: ids; on_end: {who
-    # => minutes} for those who rest sooner than others; refused: {room id => [lift, jump, full_out]} that a room does
-    # not take; sites: {room id => its site}, with between_sites minutes from one to another; warm_up, re_warm_after,
-    # cool_down: minutes of those that the plan makes itself, around its windows, or nil; even: where there is a target,
-    # person-minutes that unevenness of the weeks' work counts for, as a sum of squared half hours: by itself so many
-    # that it comes before all waiting; price_list: a PriceList, nil where
-    # only waiting, coming, missing and leads cost; full_out_a_day: most minutes a day that somebody dances full out,
-    # where that is more than one thing, or nil; night: minutes minors have between an evening and the next; day_off:
-    # whether they have one day of seven free.
+    # ids of rooms that are only reached by steps; wheels: ids of dancers who cannot go there. pieces: [{id:, order:,
+    # show: ISO date or nil}], order 1 goes first where not everything fits; exams: [{who: ids, or nil for everybody,
+    # from:, to:}] ISO dates between which they learn nothing new and dance nothing full out; aims: [{task:, date:}] in
+    # order of date; minors: ids; on_end: {who => minutes} for those who rest sooner than others; refused:
+    # {room id => [lift, jump, full_out]} that a room does not take; sites: {room id => its site}, with between_sites
+    # minutes from one to another; warm_up, re_warm_after, cool_down: minutes of those that the plan makes itself,
+    # around its windows, or nil; even: where there is a target, person-minutes that unevenness of the weeks' work
+    # counts for, as a sum of squared half hours: by itself so many that it comes before all waiting; price_list: a
+    # PriceList, nil where only waiting, coming, missing and leads cost; full_out_a_day: most minutes a day that
+    # somebody dances full out, where that is more than one thing, or nil; night: minutes minors have between an
+    # evening and the next; day_off: whether they have one day of seven free.
     class Problem < Values::Value.of(
       :windows, :tasks, grid: 5, min_part: 15, max_part: 60, max_continuous: 55, break_minutes: 5,
                         trip_cost: 30, dancers: [].freeze, choreographers: [].freeze, unavailable: [].freeze,
@@ -32,7 +33,7 @@ module Core
                         stepped: [].freeze, wheels: [].freeze, pieces: [].freeze, aims: [].freeze,
                         minors: [].freeze, on_end: {}.freeze, refused: {}.freeze, sites: {}.freeze,
                         between_sites: 0, warm_up: 0, re_warm_after: nil, cool_down: 0, even: 100_000,
-                        price_list: nil, full_out_a_day: nil, night: 0, day_off: false
+                        price_list: nil, full_out_a_day: nil, night: 0, day_off: false, exams: [].freeze
     )
       # Ids of everybody a task may ask for.
       def people = dancers | choreographers

@@ -126,7 +126,7 @@ module Core
       end
 
       def read_care
-        @kinds = EveningKinds.new(@problem)
+        @kinds = EveningKinds.new(@problem, @calendar)
         @working = @windows.map { |window| @calendar.working(window) }
         @dancing = @calendar.bits(@problem.dancers)
         @on = @windows.each_index.group_by { |i| @dates[i] }
