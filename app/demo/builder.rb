@@ -19,6 +19,7 @@ module App
           team
           rooms_and_rehearsals
           wings = Wings.new(@studio, @director, @now, @monday).run
+          Boats.new(@studio, @director, @now, @monday).run
           market
           lanterns
           confirm

@@ -90,6 +90,14 @@ module App
         "Jonas Wick"
       ].freeze
 
+      BOATS = "Paper Boats"
+      BOATS_LINES = <<~LINES
+        Launch, 4 eights, Tamsin Okell
+        Drizzle, 3 eights, Mirela Dusk
+        Launch again
+        Harbour Wall, 4 eights, Tamsin Okell
+      LINES
+
       LANTERNS = "Salt and Lanterns"
       LANTERNS_LINES = <<~LINES
         Harbour, 6 eights, Odalys Venn

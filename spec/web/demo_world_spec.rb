@@ -105,7 +105,7 @@ RSpec.describe "the demo world", :web do
     other = make_studio("Somebody Else")
     App::Demo::Builder.new(NOW + (86_400 * 7)).run
     expect([Records::Studio.where(demo: true).count, Records::Studio.exists?(other.id)]).to eq [1, true]
-    expect(Records::Studio.find_by!(demo: true).pieces.count).to eq 3
+    expect(Records::Studio.find_by!(demo: true).pieces.count).to eq 4
   end
 
   def sign_in_director
