@@ -15,6 +15,9 @@ module Records
     validates :kind, inclusion: { in: KINDS }
 
     def done? = state == "done"
+
+    # Whether it may change what people were told for the next days.
+    def soon? = asked["soon"] == "1"
     def under_way?(now) = UNDER_WAY.include?(state) && created_at > now - PATIENCE
 
     # Whether piece and season still stand as they did when it was worked out.

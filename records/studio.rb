@@ -85,6 +85,7 @@ module Records
       "full_out_minutes" => 10,
       "latest_finish" => 1320,
       "school_eve" => 30,
+      "fixed_days" => 7,
       "re_warm" => 5,
       "recap" => 5,
       "to_music" => 5,

@@ -16,12 +16,13 @@ module Records
       "full_out_minutes" => 1..120,
       "latest_finish" => 720..1440,
       "school_eve" => 0..120,
+      "fixed_days" => 0..28,
       "erase_after" => 0..3650,
       "quiet_from" => 0..1439,
       "quiet_to" => 0..1439
     }.freeze
     # Those that are minutes or times of day in steps of five.
-    IN_FIVES = (RANGES.keys - %w[new_eights full_out_minutes]).freeze
+    IN_FIVES = (RANGES.keys - %w[new_eights full_out_minutes fixed_days]).freeze
     FLAGS = %w[under_eleven self_reports clips clips_for_dancers words_to_minors rooms_in_calendars
                way_closed].freeze
     # Full runs wanted where a piece does not say.

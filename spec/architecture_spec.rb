@@ -152,7 +152,8 @@ RSpec.describe "the house" do
     it "make a plan in the worker only, and in the demo" do
       makers = files("app").select { |file| named(file).include?("App::Planning::Actions::Make") }
       expect(makers.map { |file| short(file) })
-        .to contain_exactly("app/planning/offers/solving.rb", "app/jobs/improve_plan.rb", "app/demo/wings.rb")
+        .to contain_exactly("app/planning/offers/solving.rb", "app/jobs/improve_plan.rb", "app/demo/wings.rb",
+                            "app/demo/boats.rb")
     end
   end
 

@@ -29,7 +29,7 @@ module App
 
       def search
         piece = @row.piece
-        draft = Reading::PlanDraft.new(piece, piece.studio.local(Shared::Clock.now))
+        draft = Reading::PlanDraft.new(piece, piece.studio.local(Shared::Clock.now), soon: @row.search["soon"])
         maker = Planning::Actions::Make.new(piece, nil, draft.now, way: @row.search["way"], effort: EFFORT, draft:)
         plan =
           maker.solve(

@@ -14,9 +14,11 @@ module App
 
       attr_reader :piece, :now, :what_if
 
-      # apart: pieces planned together with it, of which nothing is taken as fixed.
-      def initialize(piece, now, what_if: WhatIfChange::NONE, apart: [])
+      # apart: pieces planned together with it, of which nothing is taken as fixed; soon: whether what was told for the
+      # next days may change too.
+      def initialize(piece, now, what_if: WhatIfChange::NONE, apart: [], soon: false)
         @apart = apart
+        @soon = soon
         @piece = piece
         @studio = piece.studio
         @now = now
@@ -26,7 +28,7 @@ module App
       def school = what_if.school || piece.setting("school")
       def work = @work ||= with_whoever_is_there(what_if.work(snapshot.work))
       def items = @items ||= work.equal?(snapshot.work) ? snapshot.items : LearningItems.of(piece, work)
-      def season = @season ||= Records::Mapping::Seasons.new(piece, now:, apart: @apart, **what_if.season)
+      def season = @season ||= Records::Mapping::Seasons.new(piece, now:, apart: @apart, soon: @soon, **what_if.season)
 
       def tasks
         @tasks ||=
@@ -67,7 +69,7 @@ module App
       end
 
       def problem(**more)
-        @problem ||= season.problem(tasks, hazards:)
+        @problem ||= season.problem(tasks, hazards:, done: fixed.done)
         more.empty? ? @problem : @problem.with(**more)
       end
 
@@ -87,6 +89,12 @@ module App
         }
       end
 
+      # What of the plan people were told stands for the next days.
+      def fixed = @fixed ||= FixedSlots.new(self)
+
+      # Slots of the standing plan that a new one takes over as they are.
+      def kept_slots = past_slots + fixed.slots
+
       # Slots of the standing plan that lie behind us.
       def past_slots
         @past_slots ||=
@@ -105,7 +113,7 @@ module App
 
       def begin_over(snapshot)
         @snapshot = snapshot
-        @tasks = @names = @problem = nil
+        @tasks = @names = @problem = @fixed = nil
       end
 
       private

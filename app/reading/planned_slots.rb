@@ -26,7 +26,7 @@ module App
 
       # Ids of people who are away from every slot of a task, as far as it is up to them.
       def away_from(key)
-        slots.select { |slot| slot.task_key == key }.map { |slot| away(slot) }.reduce(:&) || []
+        slots.select { |slot| slot.task_key == key }.map { |slot| away.of(slot) }.reduce(:&) || []
       end
 
       # [[task key, date], …] of slots in rehearsals that were cancelled.
@@ -70,7 +70,9 @@ module App
       def problem
         @problem ||=
           @season.problem(
-            slots.map { |slot| task(slot) }, hazards: PieceSnapshots.of(@plan.piece).danced.all_hazards
+            slots.map { |slot| task(slot) },
+            hazards: PieceSnapshots.of(@plan.piece).danced.all_hazards,
+            rehearsals: @season.open
           )
       end
 
@@ -91,24 +93,7 @@ module App
 
       private
 
-      # Who cannot come for a third of a slot or more.
-      def away(slot)
-        missing = of(slot.rehearsal).group_by { |entry| entry[:who] }.select { |_, entries| missed?(slot, entries) }
-        missing.keys.map { |who| Records::Mapping::Identifiers.row(who) }
-      end
-
-      def missed?(slot, entries)
-        spans = entries.map { |entry| (entry[:from] || 0)...(entry[:to] || 1440) }
-        minutes = (slot.start_minute...slot.end_minute).count { |at| spans.any? { |span| span.cover?(at) } }
-        minutes * Planning::Attendance::MISSED > slot.minutes
-      end
-
-      def of(rehearsal)
-        @away ||= {}
-        @away[rehearsal.id] ||= @season.availability
-          .on(rehearsal.date.iso8601, opening: rehearsal.start_minute, closing: rehearsal.end_minute)
-          .select { |entry| Records::Mapping::Identifiers.person?(entry[:who]) }
-      end
+      def away = @away ||= AwayFrom.new(@season)
 
       def task(slot)
         after, after_window = @plan.result.fetch("waits", {}).fetch(slot.task_key, [[], []])

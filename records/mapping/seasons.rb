@@ -23,9 +23,11 @@ module Records
 
       # now: the studio's local time; rehearsals that have begun are past. To see what a change would do, the season as
       # it would be then: freed: id of somebody who comes whenever it is up to them; without: id of a rehearsal that
-      # falls away; extra: a Thought. apart: pieces whose slots are not counted with what others hold.
-      def initialize(piece, now:, care: nil, freed: nil, without: nil, extra: nil, apart: [])
+      # falls away; extra: a Thought. apart: pieces whose slots are not counted with what others hold; soon: whether
+      # what was told for the next days may change too.
+      def initialize(piece, now:, care: nil, freed: nil, without: nil, extra: nil, apart: [], soon: false)
         @apart = apart
+        @soon = soon
         @freed = freed
         @without = without
         @extra = extra
@@ -53,17 +55,23 @@ module Records
       # Rehearsals still ahead.
       def open = @open ||= rehearsals.reject { |rehearsal| past?(rehearsal) }
 
+      # Those of them in which a plan may set something, and those that stand as people were told.
+      def plannable = open - fixed
+      def fixed = @fixed ||= open.select { |rehearsal| fixed_until && rehearsal.date <= fixed_until }
+
       def past?(rehearsal)
         ([rehearsal.date, rehearsal.start_minute] <=> [@now.to_date, (@now.hour * 60) + @now.min]) <= 0
       end
 
       # tasks: [Core::Planning::Task] whose people are row ids; answers the Problem with text ids.
-      def problem(tasks, hazards: [])
+      # done: {task id => minutes that fixed evenings give it}; rehearsals: those that its windows are.
+      def problem(tasks, hazards: [], done: {}, rehearsals: plannable)
         named = tasks.map { |task| NamedTask.of(task) }
-        windows = open.map { |rehearsal| window(rehearsal, hazards) }
+        windows = rehearsals.map { |rehearsal| window(rehearsal, hazards) }
         Planning::Problem.new(
           windows: windows.select { |w| w.minutes >= GRID },
           tasks: named,
+          done:,
           grid: GRID,
           dancers: named.flat_map(&:dancers).uniq.sort,
           choreographers: named.flat_map { |task| task.choreographers | task.leaders }.uniq.sort,
@@ -128,7 +136,7 @@ module Records
       def placements(plan)
         return [] unless plan
 
-        windows = open.index_by(&:id)
+        windows = plannable.index_by(&:id)
         plan.slots.includes(:slot_people)
           .select { |slot| slot.work? && windows.key?(slot.rehearsal_id) }
           .map { |slot| placement(slot, windows[slot.rehearsal_id]) }
@@ -164,7 +172,25 @@ module Records
         @availability ||= @freed ? everything.freed(Identifiers.person(@freed)) : everything
       end
 
+      # Entries of a problem's unavailable for a slot: its people at work, its room taken.
+      def taken(slot)
+        at = [slot.rehearsal.date, slot.start_minute, slot.end_minute]
+        kind = slot.warm_up? ? { frame: true } : { work: true }
+        people = slot.slot_people.map { |called| { **away(Identifiers.person(called.person_id), *at), **kind } }
+        slot.room_id ? [*people, { **away(Identifiers.room(slot.room_id), *at), **kind.slice(:frame) }] : people
+      end
+
       private
+
+      # Once people were told, the next days do not change by themselves; a rehearsal that is only thought of may lie in
+      # them, and nothing after it is fixed.
+      def fixed_until
+        return @fixed_until if defined?(@fixed_until)
+
+        days = @studio.setting("fixed_days")
+        last = days.positive? && !@soon && @piece.published_plan ? @now.to_date + days : nil
+        @fixed_until = last && [last, *(@extra && (@extra.date - 1))].min
+      end
 
       def placement(slot, rehearsal)
         Planning::Placement.new(
@@ -218,7 +244,7 @@ module Records
           @studio.rehearsals.standing.where(id: fresh.reorder(nil).select(:rehearsal_id))
             .to_a
             .reverse
-            .find { |rehearsal| past?(rehearsal) } or return []
+            .find { |rehearsal| past?(rehearsal) || fixed.include?(rehearsal) } or return []
         gone = last.attendances.where(present: false).pluck(:person_id)
         held = fresh.where(rehearsal_id: last.id).where.not(id: EveningStep.dropped_in(last).select(:slot_id))
         held.includes(:slot_people).map { |slot| task_of(slot, gone) }
@@ -252,13 +278,6 @@ module Records
 
       # What other pieces' plans hold: their people, who are at work then, and their room.
       def elsewhere = others.flat_map { |slot| taken(slot) }
-
-      def taken(slot)
-        at = [slot.rehearsal.date, slot.start_minute, slot.end_minute]
-        kind = slot.warm_up? ? { frame: true } : { work: true }
-        people = slot.slot_people.map { |called| { **away(Identifiers.person(called.person_id), *at), **kind } }
-        slot.room_id ? [*people, { **away(Identifiers.room(slot.room_id), *at), **kind.slice(:frame) }] : people
-      end
     end
   end
 end

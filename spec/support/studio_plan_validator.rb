@@ -186,10 +186,16 @@ class StudioPlanValidator
       most = [band["on_end"], @p["max_continuous"] || 55].compact.min
       work = own.select { |block| @work.include?(block) }
       runs = work.slice_when { |one, other| other["from"] - ends(one) >= rest }
-      long = runs.any? { |run| ends(run.last) - run.first["from"] > most }
+      long = runs.any? { |run| ends(run.last) - joins(run.first, own) > most }
       found << "#{who} works too long without a rest on #{date}" if long
     end
     found
+  end
+
+  # Who comes late begins when they are warm.
+  def joins(block, own)
+    warming = own.select { |each| each["kind"] == "warm_up" && each["from"] <= block["from"] }
+    [block["from"], *warming.map { |each| ends(each) }].max
   end
 
   def warmth

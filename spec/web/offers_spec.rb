@@ -82,6 +82,7 @@ RSpec.describe "plans that are offered", :web do
 
   it "is taken just as it was shown" do
     told_plan
+    studio.update!(settings: { "fixed_days" => 0 })
     send_form "#{plan_path}/again", {}
     work
     shown = offer.plans.fetch("anew")["placements"]

@@ -222,6 +222,7 @@ RSpec.describe "planning", :web do
   end
 
   it "builds by another school, or with fewer passes, and remembers it" do
+    studio.update!(settings: { "fixed_days" => 0 })
     told_plan
     before = work_slots.sum(&:minutes)
     fewer = { "change" => "passes", "passes" => "fewer" }

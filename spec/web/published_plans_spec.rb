@@ -44,6 +44,7 @@ RSpec.describe "what was told", :web do
   end
 
   it "shows a version as it was, and says once what changed alike for several" do
+    studio.update!(settings: { "fixed_days" => 0 })
     first = plan_at(NOW)
     slot = first_slot(first)
     title = slot.title
@@ -68,6 +69,7 @@ RSpec.describe "what was told", :web do
   end
 
   it "is marked in the list of calls for a week, of all pieces or one" do
+    studio.update!(settings: { "fixed_days" => 0 })
     first = plan_at(NOW)
     expect(shown("/pieces/#{piece.id}/calls")).not_to include "changed for"
     first_slot(first).rehearsal.update!(cancelled_at: NOW + 3600)

@@ -49,7 +49,9 @@ module App
 
         def world = @world ||= Offers::RepairWorld.new(@draft.piece, @draft.now)
 
-        def ready = @draft.problem.windows.find { |window| window.id == @plan.ready_window }&.date
+        def ready
+          @draft.problem.windows.find { |window| window.id == @plan.ready_window }&.date || @draft.fixed.last_run
+        end
 
         def unplaced
           @plan.unplaced.map do |id, minutes|

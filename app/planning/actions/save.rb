@@ -20,8 +20,10 @@ module App
           @pinned = pinned
         end
 
-        # A new plan. kept: slots that lie behind us, taken over as they are.
-        def run(kept: [])
+        # A new plan. kept: slots that lie behind us or were told for the next days, taken over as they are; gone: {slot
+        # id => [person id]} of those who cannot come to one of them any more.
+        def run(kept: [], gone: {})
+          @kept = kept
           row =
             @piece.plans.create!(
               studio_id: @piece.studio_id,
@@ -31,20 +33,29 @@ module App
               result: @result,
               school: @result.fetch("school", "add_on")
             )
-          CopySlots.into(row, kept)
+          leave(row, CopySlots.into(row, kept), gone)
           write_all(row)
           row
         end
 
         # Puts the plan's placements in place of the slots that were ahead when it was made; those behind stay.
         def replace(row)
-          ahead = row.slots.where(rehearsal_id: @season.open.map(&:id))
+          ahead = row.slots.where(rehearsal_id: @season.plannable.map(&:id))
           CopySlots.remove(row, ahead)
           row.update!(result: @result)
           write_all(row)
         end
 
         private
+
+        # Who cannot come is not called; where that, or a slot that fell away, changes an evening, it is warmed up anew.
+        def leave(row, copies, gone)
+          gone.each do |id, people|
+            @piece.studio.slot_people.where(slot_id: copies.fetch(id).id, person_id: people).delete_all if copies[id]
+          end
+          changed = gone.keys.filter_map { |id| copies[id]&.rehearsal_id }.uniq
+          WarmUps.new(row, @season).redo(changed) if changed.any?
+        end
 
         def write_all(row)
           ends = @plan.bookends.group_by(&:window)
@@ -72,10 +83,16 @@ module App
         def eights
           @eights ||= @plan.placements.group_by(&:task).each_with_object({}) do |(id, parts), found|
             whole = whole(@tasks.fetch(id)) or next
-            parts.zip(Core::Planning::LessonParts.of(@tasks.fetch(id), parts.map(&:minutes), whole)) do |part, range|
-              found[part] = range
-            end
+            soon = held(id)
+            ranges = Core::Planning::LessonParts.of(@tasks.fetch(id), soon + parts.map(&:minutes), whole)
+            parts.zip(ranges.drop(soon.size)) { |part, range| found[part] = range }
           end
+        end
+
+        # Minutes of the parts that evenings hold which stand as they were told.
+        def held(id)
+          fixed = @season.fixed.map(&:id)
+          (@kept || []).select { |slot| slot.task_key == id && fixed.include?(slot.rehearsal_id) }.map(&:minutes)
         end
 
         # Eights of the section a lesson teaches; nil for other tasks.

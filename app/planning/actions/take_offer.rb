@@ -35,14 +35,14 @@ module App
           (planned - open - [Records::Mapping::Identifiers::EXTRA]).empty?
         end
 
-        def now_draft = Reading::PlanDraft.new(@piece, @piece.studio.local(Shared::Clock.now))
+        def now_draft = Reading::PlanDraft.new(@piece, @piece.studio.local(Shared::Clock.now), soon: @offer.soon?)
 
         def take
           windows = @offer.kind == "what_if" ? AcceptChange.new(@piece, @offer.asked).run : {}
           choose_school
           plan = write(windows)
           @offer.update!(taken_at: Shared::Clock.now)
-          Improve.start(plan, way: @offer.facts["way"] || kept_way)
+          Improve.start(plan, way: @offer.facts["way"] || kept_way, soon: @offer.soon?)
           plan
         end
 
@@ -62,7 +62,7 @@ module App
           draft = now_draft
           saving = Save.new(@piece, @account, stored, season: draft.season, result: data["result"],
                                                       pinned: data["pinned"])
-          saving.run(kept: draft.past_slots)
+          saving.run(kept: draft.kept_slots, gone: draft.fixed.gone)
         end
       end
     end

@@ -11,7 +11,7 @@ module App
           @bare = plan
         end
 
-        def figures = @figures ||= Core::Planning::PlanFigures.new(@bare)
+        def figures = @figures ||= Core::Planning::PlanFigures.new(@bare, last: @draft.fixed.last_run)
         def plan = @bare
 
         # What is kept to be written later.

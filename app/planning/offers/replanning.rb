@@ -48,7 +48,7 @@ module App
         def known_calls
           return {} unless draft.plan
 
-          ahead = draft.season.open.map(&:id)
+          ahead = draft.season.plannable.map(&:id)
           slots = draft.plan.slots.work.where(rehearsal_id: ahead).includes(:slot_people)
           slots.each_with_object({}) do |slot, found|
             window = Records::Mapping::Identifiers.window(slot.rehearsal_id)

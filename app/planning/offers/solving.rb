@@ -30,7 +30,7 @@ module App
 
         private
 
-        def draft = @draft ||= Reading::PlanDraft.new(@piece, @now)
+        def draft = @draft ||= Reading::PlanDraft.new(@piece, @now, soon: @offer.soon?)
 
         # The plan by a way ("repair", "anew", nil), with what would make it fit where it does not.
         def made(way, draft)

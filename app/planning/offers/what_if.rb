@@ -13,7 +13,7 @@ module App
 
         def answer(worked)
           now_side, offered = worked
-          figures = Core::Planning::PlanFigures.new(offered.plan)
+          figures = offered.figures
           facts = {
             now: now_side,
             then: side(figures, sentences(offered.plan, changed.draft.names)),

@@ -18,6 +18,12 @@ module App
         # Whether something changed since it was worked out.
         def stale? = shown? && !offer.fresh?
 
+        # What lets the next days change too, in words; nil where nothing of them is told.
+        def fixed_days
+          days = piece.studio.setting("fixed_days")
+          I18n.t("plans.fixed_days", count: days) if days.positive? && piece.published_plan
+        end
+
         def ask_path = path("/plan/#{self.class::PATH}")
         def take_path = path("/plan/offers/#{offer.id}/take")
 

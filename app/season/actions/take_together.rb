@@ -65,12 +65,12 @@ module App
             piece, @account, Mapping::StoredPlans.load(data), season: draft.season, result: data["result"],
                                                               pinned: data["pinned"], together: @offer.id
           )
-          saving.run(kept: draft.past_slots)
+          saving.run(kept: draft.kept_slots, gone: draft.fixed.gone)
         end
 
         def warm_up(plan)
           season = Mapping::Seasons.new(plan.piece, now: @now)
-          ahead = plan.slots.reload.map(&:rehearsal_id).uniq & season.open.map(&:id)
+          ahead = plan.slots.reload.map(&:rehearsal_id).uniq & season.plannable.map(&:id)
           Planning::Actions::WarmUps.new(plan, season).redo(ahead)
         end
       end

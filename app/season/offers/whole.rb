@@ -52,7 +52,12 @@ module App
         # What people were told counts; a draft that nobody was told does not.
         def problem(piece, draft)
           told = piece.published_plan ? draft.season.placements(draft.plan) : []
-          draft.problem(plan: told, pinned: draft.season.pinned)
+          draft.problem(plan: told, pinned: draft.season.pinned, unavailable: draft.problem.unavailable + fixed)
+        end
+
+        # What all of them were told for the next days.
+        def fixed
+          @fixed ||= drafts.values.flat_map { |draft| draft.fixed.slots.flat_map { |slot| draft.season.taken(slot) } }
         end
 
         def solved
@@ -63,7 +68,7 @@ module App
         end
 
         def facts(piece, made)
-          figures = Core::Planning::PlanFigures.new(made.plan)
+          figures = Core::Planning::PlanFigures.new(made.plan, last: drafts.fetch(piece.id).fixed.last_run)
           { id: piece.id, title: piece.title, first_run: figures.first_run, ready: figures.ready,
             wanted: drafts.fetch(piece.id).season.target&.date&.iso8601, unplaced: figures.unplaced,
             runs: made.plan.placements.count { |each| each.task.start_with?("run-") },

@@ -5,8 +5,10 @@ module Core
     # A plan in the figures by which two are compared: when it is ready, what has no place, how long people wait, how
     # full its fullest week is.
     class PlanFigures
-      # plan: Plan; unplaced: minutes without a place, where these are not the plan's own.
-      def initialize(plan, unplaced: plan.unplaced_minutes)
+      # plan: Plan; unplaced: minutes without a place, where these are not the plan's own; last: ISO date of the last
+      # run that stands outside the plan, or nil.
+      def initialize(plan, unplaced: plan.unplaced_minutes, last: nil)
+        @last = last
         @plan = plan
         @unplaced = unplaced
         @days = plan.problem.windows.to_h { |window| [window.id, window] }
@@ -15,7 +17,7 @@ module Core
       attr_reader :unplaced
 
       # ISO date of the rehearsal with the last run; nil while something has no place.
-      def ready = unplaced.zero? ? @days[@plan.ready_window]&.date : nil
+      def ready = unplaced.zero? ? @days[@plan.ready_window]&.date || @last : nil
 
       # ISO date of the rehearsal with the first run, or nil.
       def first_run

@@ -4,7 +4,8 @@ module Core
   module Planning
     # What an evening of its kind takes: a technical rehearsal places what is known, a dress rehearsal is a run, a photo
     # call and a show are no rehearsals. Nothing new is set where the calendar says so, and nothing is danced full out
-    # on the evening before a show; who writes exams does neither. What has a last day comes no later.
+    # on the evening before a show; who writes exams does neither. What has a first or a last day
+    # keeps to it.
     class EveningKinds
       TAKES = { "technical" => %w[place run], "dress" => %w[run], "photo" => [], "show" => [] }.freeze
 
@@ -25,14 +26,12 @@ module Core
 
         fresh = job.rate.positive?
         full_out = job.marks.include?("full_out")
-        return false if late?(job, window) || (fresh && window.no_new)
+        return false if !job.days.cover?(window.date) || (fresh && window.no_new)
 
         !(full_out && @eves.include?(window.day)) && !((fresh || full_out) && exams?(job, window))
       end
 
       private
-
-      def late?(job, window) = !job.last_day.nil? && job.last_day < window.date
 
       # Whether anybody who dances it writes exams then.
       def exams?(job, window)

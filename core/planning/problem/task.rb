@@ -9,13 +9,13 @@ module Core
     # are to come, and so many of each of its groups: [{people:, enough:}]; leads: [{people:, price:}], of whom one set
     # leads it (price in person-minutes), instead of choreographers; piece: id of its piece; full_out: danced with all
     # one has; cast: "A" or "B"; needs: what a room has to allow, of lift and jump;
-    # last_day: ISO date after which it is not rehearsed any more, or nil.
+    # first_day, last_day: ISO dates before and after which it is not rehearsed, or nil.
     class Task < Values::Value.of(
       :id, :kind, :minutes, split: false, dancers: [].freeze, choreographers: [].freeze,
                             sections: [].freeze, after: [].freeze, after_window: [].freeze, links: nil, title: nil,
                             eights: 0, from_eight: 1,
                             may: [].freeze, enough: 0, groups: [].freeze, leads: [].freeze, piece: nil,
-                            full_out: false, cast: nil, needs: [].freeze, last_day: nil
+                            full_out: false, cast: nil, needs: [].freeze, last_day: nil, first_day: nil
     )
       KINDS = %w[make learn difference join place chain clean run review catchup].freeze
 

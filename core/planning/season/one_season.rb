@@ -71,9 +71,10 @@ module Core
       end
 
       def tasks(part)
-        last = part.problem.windows.map(&:date).max
+        first, last = part.problem.windows.map(&:date).minmax
         part.problem.tasks.map do |task|
-          named(part, task).with(last_day: [task.last_day, last].compact.min)
+          named(part, task).with(first_day: [task.first_day, first].compact.max,
+                                 last_day: [task.last_day, last].compact.min)
         end
       end
 

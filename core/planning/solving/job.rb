@@ -9,12 +9,12 @@ module Core
     # after, after_window, before, before_window: indexes of tasks; tail: steps on the longest way to the end; urgent: a
     # run is this, or waits for it; through: may use a rehearsal's first and last minutes, kept for recap and music;
     # due: the index of the last window that meets its aim, or nil; order: of its piece, 1 first;
-    # last_day: after which it is not rehearsed any more (ISO date), or nil.
+    # days: ISO dates on which it may be rehearsed at all.
     Job =
       Struct.new(
         :at, :id, :kind, :steps, :split, :must, :may, :enough, :quotas, :leads, :dancers, :people, :size, :rate,
         :fresh, :after, :after_window, :before, :before_window, :run, :tail, :urgent, :through,
-        :wheels, :marks, :due, :order, :last_day,
+        :wheels, :marks, :due, :order, :days,
         keyword_init: true
       ) do
         def hash = at
@@ -52,7 +52,7 @@ module Core
           at: index, id: task.id, kind: task.kind, steps: @problem.left(task) / @problem.grid, split: task.split,
           run: task.run?, tail: 0, order: @order.fetch(task.piece, 1), marks: task.marks,
           through: task.through? || Bookends::KINDS.include?(task.kind), due: due(task),
-          wheels: task.dancers.intersect?(@problem.wheels), last_day: task.last_day,
+          wheels: task.dancers.intersect?(@problem.wheels), days: task.first_day..task.last_day,
           **who(task), **fresh(task), **waits(task, places)
         )
       end

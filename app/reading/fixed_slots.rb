@@ -1,0 +1,82 @@
+# frozen_string_literal: true
+
+module App
+  module Reading
+    # What people were told for the next days, as far as it can still be done: it stands in a new plan as it is. A
+    # lesson that cannot be held any more falls away, and who cannot come is not called; nothing else moves.
+    class FixedSlots
+      Identifiers = Records::Mapping::Identifiers
+      private_constant :Identifiers
+
+      # draft: PlanDraft.
+      def initialize(draft)
+        @draft = draft
+        @season = draft.season
+      end
+
+      # Slots of every kind, in the evenings that are fixed.
+      def slots = told.reject { |slot| lost.include?(slot) }
+
+      # {task key => minutes} that they give to what is to be done.
+      def done
+        work = slots.select(&:work?).group_by(&:task_key).slice(*known)
+        work.transform_values { |same| same.sum(&:minutes) }
+      end
+
+      # {slot id => [person id]} of those who are away from more than a third of one. Of an evening where a slot fell
+      # away its warm-up is named too, with nobody: it is written anew.
+      def gone
+        @gone ||= begin
+          away = slots.to_h { |slot| [slot.id, slot.slot_people.map(&:person_id) & away_from(slot)] }
+          evenings = lost.map(&:rehearsal_id)
+          first = slots.select { |slot| evenings.include?(slot.rehearsal_id) }.uniq(&:rehearsal_id)
+          { **first.to_h { |slot| [slot.id, []] }, **away.reject { |_, people| people.empty? } }
+        end
+      end
+
+      # ISO date of the last full run among them, or nil.
+      def last_run = slots.select { |slot| slot.kind == "run" }.map { |slot| slot.rehearsal.date }.max&.iso8601
+
+      private
+
+      def told
+        ids = @season.fixed.map(&:id)
+        @told ||= ids.any? ? @draft.plan.slots.where(rehearsal_id: ids).includes(:slot_people, :rehearsal).to_a : []
+      end
+
+      def known = @known ||= @draft.tasks.map(&:id)
+
+      # Lessons that cannot be held: somebody without whom they are not done is away, or too many are, or the room is
+      # gone.
+      def lost
+        @lost ||= told.select { |slot| slot.work? && (roomless?(slot) || broken?(slot)) }
+      end
+
+      def roomless?(slot) = slot.room_id && slot.rehearsal.rooms.map(&:id).exclude?(slot.room_id)
+
+      def broken?(slot)
+        away = away_from(slot)
+        called = slot.slot_people.group_by(&:role).transform_values { |rows| rows.map(&:person_id) }
+        teachers = called.fetch("teacher", [])
+        dancers = called.fetch("dancer", [])
+        return true if teachers.any? && (teachers - away).empty?
+
+        task = tasks[slot.task_key]
+        task ? too_few?(task, dancers - away, away) : dancers.any? && (dancers - away).empty?
+      end
+
+      def tasks = @tasks ||= @draft.tasks.to_h { |task| [task.id, task] }
+
+      def too_few?(task, here, away)
+        must = task.dancers - task.may
+        must.intersect?(away) || (task.may.any? && (here & task.may).size < task.enough) ||
+          task.groups.any? { |group| (here & group[:people]).size < group[:enough] }
+      end
+
+      def away_from(slot)
+        @away ||= AwayFrom.new(@season)
+        (@known_away ||= {})[slot.id] ||= @away.of(slot)
+      end
+    end
+  end
+end
