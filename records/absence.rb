@@ -5,6 +5,7 @@ module Records
   class Absence < Base
     belongs_to :studio
     belongs_to :person
+    belongs_to :habit, optional: true
     validates :from_date, :to_date, presence: true
     validate :in_order
 

@@ -9,6 +9,7 @@ module Records
 
     belongs_to :studio
     has_many :absences
+    has_many :habits
     has_many :visits, dependent: :delete_all
     has_many :person_links
     has_many :group_members

@@ -5,7 +5,7 @@ module Records
   # the ways to build it, several pieces as one season. The worker works them out; one of them may be taken as it was
   # shown.
   class PlanOffer < Base
-    KINDS = %w[plan what_if replanning schools season].freeze
+    KINDS = %w[plan what_if replanning schools season better].freeze
     UNDER_WAY = %w[waiting running].freeze
     # Seconds after which one that nobody works on counts as given up.
     PATIENCE = 15 * 60

@@ -34,6 +34,7 @@ module Records
     has_many :rehearsals
     has_many :rehearsal_rooms
     has_many :absences
+    has_many :habits
     has_many :visits
     has_many :season_days
     has_many :plans

@@ -3,8 +3,8 @@
 module App
   module Jobs
     # Goes on looking for a better plan than the first one, and puts it in its place where nobody has touched or told
-    # that one meanwhile. Progress is kept on the plan's row; whoever asks to stop is heard there. Running it again is
-    # harmless.
+    # that one meanwhile; what somebody took is not replaced, a better one is offered. Progress is kept on the plan's
+    # row; whoever asks to stop is heard there. Running it again is harmless.
     class ImprovePlan < Long
       WORK = "improve"
       EFFORT = "long"
@@ -40,8 +40,16 @@ module App
             end
           )
         made = Planning::Actions::PlanWithReviews.new(draft, maker.repaired(plan))
-        found = better?(made.plan) && take(maker.saving(made))
-        @row.search_ends("better" => found, "share" => 1)
+        @row.search_ends("better" => found(made, draft, maker), "share" => 1)
+      end
+
+      # What somebody took stays until they take another one.
+      def found(made, draft, maker)
+        gain = Planning::Offers::Gain.new(@row, made, draft)
+        return false unless better?(made.plan) && gain.nothing_worse?
+        return take(maker.saving(made)) unless @row.search["chosen"]
+
+        gain.worth_asking? && untouched { gain.offer }
       end
 
       # The row is asked twice a second at the most.
@@ -55,12 +63,15 @@ module App
       # By what planning aims at: everything placed, ready when wanted, an even load, little waiting, few changes.
       def better?(plan) = (plan.rank <=> @row.result["rank"])&.negative?
 
-      def take(saving)
+      def take(saving) = untouched { saving.replace(@row) }
+
+      # Does something where nobody has touched or told the plan meanwhile; whether it was done.
+      def untouched
         Records::Plan.transaction do
           @row.lock!
           next false if @row.lock_version != @version || @row.published?
 
-          saving.replace(@row)
+          yield
           true
         end
       end

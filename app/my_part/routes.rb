@@ -109,6 +109,18 @@ module App
           say t("guardian.away_gone")
           redirect "/my/#{params['token']}#away"
         end
+        app.allow :bearer, post: "/my/:token/away", secret: :token, takes: { words: :text } do
+          halt 404 unless my_page.says_away?
+          result = People::Actions::SayAway.new(bearer.person, params["words"], today).run
+          say(result.ok? ? result.value.join(" · ") : result.errors.values.first)
+          redirect "/my/#{params['token']}#away"
+        end
+        app.allow :bearer, post: "/my/:token/habits/:id/take-back", secret: :token do
+          halt 404 unless my_page.says_away?
+          find(bearer.person.habits).destroy!
+          say t("guardian.away_gone")
+          redirect "/my/#{params['token']}#away"
+        end
         app.allow(:bearer, get: "/my/:token/kept", secret: :token) do
           page "my_part/kept", Pages::Kept.new(bearer.person, token: params["token"]), layout: :"web/phone"
         end

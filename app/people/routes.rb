@@ -55,7 +55,27 @@ module App
           find(person.absences, params["absence"]).destroy!
           redirect "/people/#{person.id}#dates"
         end
+        in_words(app)
         visits(app)
+      end
+
+      def self.in_words(app)
+        app.allow :director, :assistant, post: "/people/:id/away", takes: { words: :text } do
+          person = find(studio.people)
+          result = Actions::SayAway.new(person, params["words"], today).run
+          unless result.ok?
+            shown = Pages::Show.new(person, member, today, errors: result.errors, typed: params)
+            next page("people/show", shown, status: 422)
+          end
+
+          say result.value.join(" · ")
+          redirect "/people/#{person.id}#dates"
+        end
+        app.allow :director, :assistant, post: "/people/:id/habits/:number/delete" do
+          person = find(studio.people)
+          find(person.habits, params["number"]).destroy!
+          redirect "/people/#{person.id}#dates"
+        end
       end
 
       def self.visits(app)

@@ -46,9 +46,9 @@ module App
           version = find(piece.plans.where.not(published_at: nil))
           page "planning/published_plan", piece_page(Pages::PublishedPlans, version:)
         end
-        app.allow :director, post: "/pieces/:piece/plans/:id/publish" do
+        app.allow :director, post: "/pieces/:piece/plans/:id/publish", takes: { homes: :whole } do
           permit Piece::Policy, piece, :direct?
-          result = Actions::Publish.new(find(piece.plans), Shared::Clock.now).run
+          result = Actions::Publish.new(find(piece.plans), Shared::Clock.now, homes: params["homes"].to_i).run
           say(result.ok? ? t("plans.published", count: result.value.size) : result.errors[:base])
           redirect "/pieces/#{piece.id}/plan"
         end
@@ -80,12 +80,19 @@ module App
           find(piece.plan_offers).stop
           redirect "/pieces/#{piece.id}/plan"
         end
+        app.allow :director, post: "/pieces/:piece/plan/offers/:id/keep" do
+          permit Piece::Policy, piece, :direct?
+          find(piece.plan_offers.where(kind: "better")).update!(state: "stopped")
+          say t("plans.better.kept")
+          redirect "/pieces/#{piece.id}/plan"
+        end
         app.allow :director, post: "/pieces/:piece/plan/offers/:id/take", takes: { way: :text } do
           permit Piece::Policy, piece, :direct?
-          offer = find(piece.plan_offers)
+          offer = find(piece.plan_offers.where.not(kind: "season"))
           result = Actions::TakeOffer.new(offer, params["way"].to_s, account).run
           say(result.ok? ? t("offers.taken.#{offer.kind}") : result.errors[:base])
-          again = Actions::AskForPlans.new(piece, account, offer.kind, offer.asked) if result.value == :stale
+          asked = result.value == :stale && Pages::Offer::PATHS.key?(offer.kind)
+          again = Actions::AskForPlans.new(piece, account, offer.kind, offer.asked) if asked
           again&.run
           redirect "/pieces/#{piece.id}/plan#{"/#{Pages::Offer.path_of(offer.kind)}" if again}"
         end

@@ -14,7 +14,7 @@ module App
 
       # [Part] of what there is.
       def parts
-        @parts ||= { person:, links:, absences:, calls:, register:, learning:, notes:, consents:, clips: }
+        @parts ||= { person:, links:, absences:, habits:, calls:, register:, learning:, notes:, consents:, clips: }
           .map { |key, rows| Part.new(key:, rows:) }.reject { |part| part.rows.empty? }
       end
 
@@ -32,6 +32,7 @@ module App
       end
 
       def links = @person.person_links.given.map { |link| { kind: link.kind, given: link.created_at.to_date } }
+      def habits = @person.habits.map { |row| row.slice(:weekday, :from_minute, :to_minute) }
       def absences = @person.absences.map { |row| row.slice(:from_date, :to_date) }
 
       def calls

@@ -113,9 +113,10 @@ module App
           end
       end
 
-      # {task key => [minutes ahead, dancers called or away from all of it]}.
+      # {task key => [minutes ahead, dancers called or away from all of it]}. What stands for the next days since people
+      # were told it is nothing to plan again for, though it is not needed any more.
       def planned
-        @ahead.by_task.reject { |key, _| own?(key) && !titles.key?(key) }
+        @ahead.by_task.reject { |key, _| !titles.key?(key) && (own?(key) || @ahead.fixed?(key)) }
           .to_h { |key, (minutes, called)| [key, [minutes, called | @ahead.away_from(key)]] }
       end
 

@@ -24,6 +24,12 @@ module App
           end
       end
 
+      # Whether all slots of a task lie in evenings that stand as they were told.
+      def fixed?(key)
+        days = @season.fixed.map(&:id)
+        slots.select { |slot| slot.task_key == key }.all? { |slot| days.include?(slot.rehearsal_id) }
+      end
+
       # Ids of people who are away from every slot of a task, as far as it is up to them.
       def away_from(key)
         slots.select { |slot| slot.task_key == key }.map { |slot| away.of(slot) }.reduce(:&) || []

@@ -6,9 +6,21 @@ module App
     module Routes
       def self.registered(app)
         app.allow(:member, get: "/season") { page "season/show", Pages::Show.new(member, local_now) }
+        who(app)
         together(app)
         days(app)
         evenings(app)
+      end
+
+      def self.who(app)
+        app.allow :director, :assistant, get: "/season/who" do
+          page "season/who", Pages::Who.new(member, local_now)
+        end
+        app.allow :director, :assistant, post: "/season/who", takes: { away: :choices, was: :choices } do
+          result = Actions::TickAway.new(studio, params["away"], params["was"]).run
+          say t("season.ticked", count: result.value)
+          redirect "/season/who"
+        end
       end
 
       def self.together(app)

@@ -9,7 +9,7 @@ module Records
       # happened there.
       TABLES = %w[
         people rooms pieces tracks groups castings group_members sections section_teachers eights parts links
-        formations spots versions version_people own_steps word_meanings asides understudies join_facts absences
+        formations spots versions version_people own_steps word_meanings asides understudies join_facts habits absences
         visits season_days rehearsals rehearsal_rooms plans slots slot_people teachings attendances attendance_entries
         passes runs run_steps troubles trouble_people ledger_entries learning_states overrulings drills drill_people
         evening_steps uploads clip_people consents notes givings memory_answers agreements

@@ -29,7 +29,7 @@ module RouteWorld
   OWN = { "clips" => ":clip", "track" => ":upload", "links" => ":link", "memory" => ":piece", "top" => ":piece",
           "practice" => ":piece",
           "reviews" => ":review",
-          "absences" => ":absence" }.freeze
+          "absences" => ":absence", "habits" => ":habit" }.freeze
 
   # A concrete path of the studio for each pattern.
   def path_for(pattern)
@@ -57,6 +57,8 @@ module RouteWorld
         "index" => 1,
         "which" => "opening",
         "absence" => absence.id,
+        "habit" => habit = dancer.habits.create!(studio:, weekday: 4).id,
+        "/people:number" => habit,
         "/people:id" => dancer.id,
         "/rehearsals:id" => studio.rehearsals.first.id,
         "/calls:id" => studio.calendar_links.issue(piece_id: piece.id).first.id,

@@ -250,7 +250,7 @@ RSpec.describe "answers", :web do
       sign_in director
       rehearsal = studio.rehearsals.last
       expect(go("/rehearsals/#{rehearsal.id}/call-sheet")).to include "Nothing has been told"
-      send_form "/pieces/#{piece.id}/plans/#{plan.id}/publish", {}
+      send_form "/pieces/#{piece.id}/plans/#{plan.id}/publish", { "homes" => "99" }
       expect(go("/rehearsals/#{rehearsal.id}/call-sheet")).to include "Called and released"
     end
   end

@@ -29,7 +29,7 @@ RSpec.describe "care in the plan", :web do
 
   def told_plan
     send_form plan_path, {}
-    send_form "/pieces/#{piece.id}/plans/#{latest.id}/publish", {}
+    send_form "/pieces/#{piece.id}/plans/#{latest.id}/publish", { "homes" => "99" }
     latest
   end
 
@@ -359,7 +359,7 @@ RSpec.describe "care in the plan", :web do
       slots = with_minors
       expect(slots.map(&:kind)).to include("warm_up", "cool_down", "learn")
       expect(slots.select { |slot| adults(slot).empty? }.map(&:title)).to eq []
-      send_form "/pieces/#{piece.id}/plans/#{piece.latest_plan.id}/publish", {}
+      send_form "/pieces/#{piece.id}/plans/#{piece.latest_plan.id}/publish", { "homes" => "99" }
       warm_up = slots.select { |slot| slot.kind == "warm_up" }.min_by { |slot| slot.rehearsal.date }
       sheet = text("/rehearsals/#{warm_up.rehearsal_id}/call-sheet")
       expect(sheet).to include adults(warm_up).first
@@ -373,7 +373,7 @@ RSpec.describe "care in the plan", :web do
       studio.people.where(teaches: true).find_each do |person|
         person.absences.create!(studio:, from_date: day, to_date: day)
       end
-      send_form "/pieces/#{piece.id}/plans/#{piece.latest_plan.id}/publish", {}
+      send_form "/pieces/#{piece.id}/plans/#{piece.latest_plan.id}/publish", { "homes" => "99" }
       expect(text(plan_path)).to include "minors are in a room with no adult named"
       expect(text("/rehearsals/#{warm_up.rehearsal_id}/call-sheet")).to include "No adult is named"
     end

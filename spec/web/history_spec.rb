@@ -18,7 +18,7 @@ RSpec.describe "what is behind a plan", :web do
 
   def make_plan = send_form("/pieces/#{piece.id}/plan", {})
   def latest = piece.reload.latest_plan
-  def tell(plan = latest) = send_form("/pieces/#{piece.id}/plans/#{plan.id}/publish", {})
+  def tell(plan = latest) = send_form("/pieces/#{piece.id}/plans/#{plan.id}/publish", { "homes" => "99" })
   def evening(day, hour = 21) = App::Shared::Clock.frozen_at = Time.utc(2027, 2, day, hour)
   def draft = App::Reading::PlanDraft.new(piece.reload, studio.local(App::Shared::Clock.now))
 

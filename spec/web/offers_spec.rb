@@ -34,7 +34,7 @@ RSpec.describe "plans that are offered", :web do
   def told_plan
     send_form plan_path, {}
     work
-    send_form "/pieces/#{piece.id}/plans/#{latest.id}/publish", {}
+    send_form "/pieces/#{piece.id}/plans/#{latest.id}/publish", { "homes" => "99" }
   end
 
   def take(way, each = offer) = send_form("#{plan_path}/offers/#{each.id}/take", { "way" => way })

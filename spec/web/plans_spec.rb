@@ -24,7 +24,7 @@ RSpec.describe "planning", :web do
 
   def told_plan
     send_form plan_path, {}
-    send_form "/pieces/#{piece.id}/plans/#{latest.id}/publish", {}
+    send_form "/pieces/#{piece.id}/plans/#{latest.id}/publish", { "homes" => "99" }
     latest
   end
 
@@ -58,7 +58,7 @@ RSpec.describe "planning", :web do
       expect(plan.reload.search["state"]).to eq "stopping"
       slots = plan.slots.order(:id).pluck(:id)
       2.times { improve(plan.reload) }
-      send_form "/pieces/#{piece.id}/plans/#{plan.id}/publish", {}
+      send_form "/pieces/#{piece.id}/plans/#{plan.id}/publish", { "homes" => "99" }
       improve(plan.reload)
       expect(plan.reload.slots.order(:id).pluck(:id)).to eq slots
     end
@@ -180,7 +180,7 @@ RSpec.describe "planning", :web do
         take_offer piece, "#{plan_path}/what-if", change
         said = shown[/Changes for people none ([^.]*?) shifted/, 1].scan(/\d+/).map(&:to_i)
         expect(said).to eq(latest.result["changes"].values_at("new_calls", "cancelled", "shifted")), change.inspect
-        send_form "/pieces/#{piece.id}/plans/#{latest.id}/publish", {}
+        send_form "/pieces/#{piece.id}/plans/#{latest.id}/publish", { "homes" => "99" }
       end
     end
 
@@ -298,7 +298,7 @@ RSpec.describe "planning", :web do
       take_offer piece, "#{plan_path}/again", {}, way: "repair"
       expect(work_slots.none? { |slot| slot.rehearsal_id == rehearsal.id }).to be true
       Records::Mail.where(studio:).delete_all
-      send_form "/pieces/#{piece.id}/plans/#{latest.id}/publish", {}
+      send_form "/pieces/#{piece.id}/plans/#{latest.id}/publish", { "homes" => "99" }
       mail = Records::Mail.find_by(studio:, recipient: teacher.account.email)
       expect(mail.body).to match(/Tue \d+ \w+: (new|no longer called|\d\d:\d\d)/)
     end
@@ -308,7 +308,7 @@ RSpec.describe "planning", :web do
       run = work_slots.reverse.find { |slot| slot.kind == "run" }
       target = studio.rehearsals.standing.last
       send_json "/pieces/#{piece.id}/slots/#{run.id}/move", { rehearsal: target.id }
-      send_form "/pieces/#{piece.id}/plans/#{latest.id}/publish", {}
+      send_form "/pieces/#{piece.id}/plans/#{latest.id}/publish", { "homes" => "99" }
       expect(text("/rehearsals/#{target.id}/call-sheet")).to match(/Changed since last told .*(new,|instead of)/)
     end
 

@@ -18,7 +18,7 @@ RSpec.describe "what was told", :web do
     App::Shared::Clock.frozen_at = time
     plan = "/pieces/#{piece.id}/plan"
     way ? take_offer(piece, "#{plan}/again", {}, way:) : send_form(plan, {})
-    send_form "/pieces/#{piece.id}/plans/#{piece.reload.latest_plan.id}/publish", {}
+    send_form "/pieces/#{piece.id}/plans/#{piece.reload.latest_plan.id}/publish", { "homes" => "99" }
     piece.published_plan
   end
 
@@ -138,7 +138,7 @@ RSpec.describe "what was told", :web do
       told = piece.reload.published_plan
       draft, = App::Planning::Actions::EditablePlan.new(piece, director.account).of(told.slots.first)
       draft.slots.where(rehearsal: day).reorder(nil).update_all(["start_minute = start_minute + ?", minutes])
-      send_form "/pieces/#{piece.id}/plans/#{draft.id}/publish", {}
+      send_form "/pieces/#{piece.id}/plans/#{draft.id}/publish", { "homes" => "99" }
     end
   end
 end

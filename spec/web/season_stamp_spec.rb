@@ -46,7 +46,7 @@ RSpec.describe App::Reading::SeasonVersion, :web do
     "a slot that went" => lambda do
       App::Planning::Actions::CopySlots.remove(plan, [plan.slots.where(kind: "cool_down").first])
     end,
-    "a plan that was told" => -> { send_form "/pieces/#{piece.id}/plans/#{plan.id}/publish", {} },
+    "a plan that was told" => -> { send_form "/pieces/#{piece.id}/plans/#{plan.id}/publish", { "homes" => "99" } },
     "a setting of the studio" => -> { studio.update!(settings: { "latest_finish" => 1200 }) },
     "another piece's plan" =>
       lambda do

@@ -5,6 +5,8 @@ module App
     module Pages
       # The studio's pieces as small chains, the next rehearsal, and what needs a decision.
       class Show
+        # So many decisions about pieces stand before those about the season.
+        SHOWN = 7
         attr_reader :member, :now
 
         def initialize(member, now)
@@ -57,7 +59,11 @@ module App
 
         # [[text, path, title of its piece], …]. A piece that cannot be read is the first thing to decide about.
         def decisions
-          @decisions ||= [*names_waiting, *unconfirmed, *proposed_words, *pieces.flat_map { |card| decisions_of(card) }]
+          @decisions ||= begin
+            of_pieces = pieces.flat_map { |card| decisions_of(card) }
+            [*names_waiting, *unconfirmed, *proposed_words, *of_pieces.first(SHOWN), *nobody_called,
+             *of_pieces.drop(SHOWN)]
+          end
         end
 
         # What the joins ask of this member, those for the next rehearsal first: [Reading::OpenQuestions::One].
@@ -101,6 +107,18 @@ module App
             [I18n.t("decisions.names_waiting", names: person.names_waiting.join(", ")), "/people/#{person.id}/kept",
              studio.name]
           end
+        end
+
+        # Evenings that are booked and to which nobody is called: give them back, leave them empty, use them.
+        def nobody_called
+          return [] unless member.director?
+
+          evenings = season.memo([:nobody_called, now.to_date]) { Reading::EmptyEvenings.of(studio, season.ahead) }
+          return [] if evenings.empty?
+
+          words = { day: Shared::Dates.day(evenings.first.date), count: evenings.size - 1 }
+          text = I18n.t(evenings.one? ? "decisions.nobody_called" : "decisions.nobody_called_several", **words)
+          [[text, "/season", studio.name]]
         end
 
         # Words that choreographers propose: the director's to take in.

@@ -42,8 +42,14 @@ module App
 
         # Whether absences are said here: by a guardian, or by somebody grown up.
         def says_away? = guardian? || person.adult
-        def absences = person.absences.where(to_date: today..).order(:from_date)
-        def away_words(row) = [row.from_date, row.to_date].uniq.map { |date| Shared::Dates.day(date) }.join(" – ")
+        def absences = person.absences.where(habit_id: nil, to_date: today..).order(:from_date)
+        def habits = person.habits.order(:weekday).to_a
+
+        def away_words(row)
+          return People::AwayWords.habit(row) if row.is_a?(Records::Habit)
+
+          People::AwayWords.days(row.from_date, row.to_date, row.from_minute, row.to_minute)
+        end
 
         # Every word that staff wrote to this person alone, newest first: [[day, words, who], …].
         def words

@@ -67,8 +67,8 @@ module App
 
         # Rows that say something of a person and nothing of what was danced.
         def everything_of
-          [@studio.consents, @studio.calendar_links, @studio.visits, @studio.absences, @studio.person_links,
-           @studio.clip_people, @studio.invitations,
+          [@studio.consents, @studio.calendar_links, @studio.visits, @studio.absences, @studio.habits,
+           @studio.person_links, @studio.clip_people, @studio.invitations,
            @studio.castings, @studio.group_members, @studio.drill_people, @studio.trouble_people, @studio.understudies]
         end
 

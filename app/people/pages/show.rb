@@ -21,18 +21,14 @@ module App
         def director? = member.director?
         def helper? = director? || member.role == "assistant"
         def value(name) = @typed[name].to_s
-        def absences = person.absences.where("to_date >= ?", @today - 7).order(:from_date)
+        # Of single days; those of a habit are said by it.
+        def absences = person.absences.where(habit_id: nil).where("to_date >= ?", @today - 7).order(:from_date)
+        def habits = person.habits.order(:weekday).to_a
         def visits = @visits ||= VisitsForm.of(person)
         def dates = @typed.fetch("dates") { visits.now.keys.join("\n") }
 
-        # "Tue 2 Feb – Thu 4 Feb, 17:30 – 18:00"
-        def absence_text(absence)
-          days = [absence.from_date, absence.to_date].uniq.map { |date| Shared::Dates.day(date) }.join(" – ")
-          return days unless absence.from_minute || absence.to_minute
-
-          times = [absence.from_minute || 0, absence.to_minute || 1440].map { |minute| Formats::Times.clock(minute) }
-          "#{days}, #{times.join(' – ')}"
-        end
+        def absence_text(row) = AwayWords.days(row.from_date, row.to_date, row.from_minute, row.to_minute)
+        def habit_text(habit) = AwayWords.habit(habit)
 
         # [[title, tail of its address, Records::PersonLink that lives or nil, words], …]: the dancer's own, and for a
         # minor a guardian's.

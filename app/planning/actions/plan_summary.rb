@@ -28,6 +28,7 @@ module App
             "school" => @draft.school,
             "ready" => ready,
             "waiting" => @plan.calls.sum(&:waiting),
+            "calls" => @plan.calls.size,
             "waits" => waits,
             "without" => without.presence,
             "fading" => @made.fading.presence,

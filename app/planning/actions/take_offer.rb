@@ -42,8 +42,14 @@ module App
           choose_school
           plan = write(windows)
           @offer.update!(taken_at: Shared::Clock.now)
-          Improve.start(plan, way: @offer.facts["way"] || kept_way, soon: @offer.soon?)
+          go_on(plan) unless @offer.kind == "better"
           plan
+        end
+
+        # Nobody has seen the first plan of all: the search may put a better one in its place.
+        def go_on(plan)
+          chosen = @offer.kind != "plan" || !@piece.published_plan.nil?
+          Improve.start(plan, way: @offer.facts["way"] || kept_way, soon: @offer.soon?, chosen:)
         end
 
         # Which way the search goes on: planning again keeps what people know.

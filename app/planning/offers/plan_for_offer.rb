@@ -5,8 +5,9 @@ module App
     module Offers
       # A plan worked out to be offered: what is shown of it, and what writes it when it is taken.
       class PlanForOffer
-        # draft: Reading::PlanDraft; plan: Core::Planning::Plan.
-        def initialize(draft, plan)
+        # draft: Reading::PlanDraft; plan: Core::Planning::Plan; made: the same with its reviews, where that was done.
+        def initialize(draft, plan, made: nil)
+          @made = made
           @draft = draft
           @bare = plan
         end
@@ -16,7 +17,7 @@ module App
 
         # What is kept to be written later.
         def stored
-          made = Actions::PlanWithReviews.new(@draft, @bare)
+          made = @made || Actions::PlanWithReviews.new(@draft, @bare)
           {
             **Records::Mapping::StoredPlans.dump(made.plan, made.tasks),
             "result" => Actions::PlanSummary.new(@draft, made).to_h,

@@ -62,6 +62,29 @@ module App
           @being_made if @being_made&.under_way?(Shared::Clock.now)
         end
 
+        # A better plan than the draft somebody took, found afterwards: Records::PlanOffer, or nil.
+        def better
+          return unless draft? && director?
+
+          @better ||= piece.plan_offers.where(kind: "better", state: "done", taken_at: nil).order(:id).last
+            &.then { |offer| offer if offer.asked["plan"] == plan.id.to_s && offer.fresh? }
+        end
+
+        # "Ready four days sooner; 6 people get other times."
+        def better_text
+          facts = better.facts
+          gains = [(facts["days"] if facts["days"].positive?)&.then { |days| I18n.t("plans.better.days", count: days) },
+                   (facts["placed"] if facts["placed"].positive?)&.then { |m| I18n.t("plans.better.placed", count: m) },
+                   (facts["calls"] if facts["calls"].positive?)&.then { |c| I18n.t("plans.better.calls", count: c) }]
+          I18n.t("plans.better.found", gains: gains.compact.first(2).join(", "),
+                                       people: I18n.t("plans.better.people", count: facts["people"].size))
+        end
+
+        def better_people = Shared::Lists.all(better.facts["people"].filter_map { |id| people[id]&.name }.sort)
+
+        # Of how many homes telling this draft changes the next two days.
+        def soon = @soon ||= Reading::SoonChanged.new(plan, Shared::Clock.now).homes.size
+
         def deadlines = season.deadlines
         def due = season.due
 

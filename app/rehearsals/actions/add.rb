@@ -87,6 +87,8 @@ module App
 
           rehearsal = @studio.rehearsals.create!(date:, start_minute: from, end_minute: to)
           @rooms.each { |room| rehearsal.rehearsal_rooms.create!(studio: @studio, room:) }
+          Records::Habit.spread(@studio, [rehearsal])
+          rehearsal
         end
       end
     end
