@@ -3,6 +3,8 @@
 module Records
   # A rehearsal of the studio: local date and minutes of the day. Shared by all pieces.
   class Rehearsal < Base
+    KINDS = %w[rehearsal technical dress photo show].freeze
+
     belongs_to :studio
     has_many :rehearsal_rooms
     has_many :rooms, through: :rehearsal_rooms
@@ -17,6 +19,7 @@ module Records
     validates :date, presence: true
     validates :start_minute, numericality: { only_integer: true, in: 0..1435 }
     validates :end_minute, numericality: { only_integer: true, in: 5..1440 }
+    validates :kind, inclusion: { in: KINDS }
     validate :ends_after_start
     # How often it fell away or came back: numbers of calendar events only grow.
     before_update { self.turns += 1 if cancelled_at_changed? }

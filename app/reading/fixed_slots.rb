@@ -15,7 +15,7 @@ module App
       end
 
       # Slots of every kind, in the evenings that are fixed.
-      def slots = told.reject { |slot| lost.include?(slot) }
+      def slots = @slots ||= told.reject { |slot| lost.include?(slot) || !held.include?(slot.rehearsal_id) }
 
       # {task key => minutes} that they give to what is to be done.
       def done
@@ -49,7 +49,17 @@ module App
       # Lessons that cannot be held: somebody without whom they are not done is away, or too many are, or the room is
       # gone.
       def lost
-        @lost ||= told.select { |slot| slot.work? && (roomless?(slot) || broken?(slot)) }
+        @lost ||= told.reject(&:warm_up?).select { |slot| roomless?(slot) || outside?(slot) || broken?(slot) }
+      end
+
+      # Ids of evenings in which something is still worked on.
+      def held = @held ||= (told.select(&:work?) - lost).map(&:rehearsal_id).uniq
+
+      # The rehearsal has other hours now, or is of another kind.
+      def outside?(slot)
+        evening = slot.rehearsal
+        slot.start_minute < evening.start_minute || slot.end_minute > evening.end_minute ||
+          Core::Planning::EveningKinds::TAKES[evening.kind]&.exclude?(slot.kind)
       end
 
       def roomless?(slot) = slot.room_id && slot.rehearsal.rooms.map(&:id).exclude?(slot.room_id)

@@ -24,11 +24,29 @@ module App
           say t("rehearsals.added", count: result.value)
           redirect "/rehearsals"
         end
+        changing(app)
         app.allow :director, post: "/rehearsals/:id/cancel", takes: { to: :text } do
           rehearsal = find(studio.rehearsals)
           wanted? ? rehearsal.cancel(Shared::Clock.now) : rehearsal.restore
           say t(rehearsal.cancelled_at ? "rehearsals.cancelled" : "rehearsals.back", day: day(rehearsal.date)),
               undo: ("/rehearsals/#{rehearsal.id}/cancel?to=no" if rehearsal.cancelled_at)
+          redirect "/rehearsals"
+        end
+      end
+
+      def self.changing(app)
+        app.allow :director, get: "/rehearsals/:id/change" do
+          page "rehearsals/change", Pages::Change.new(find(studio.rehearsals.standing), member, local_now)
+        end
+        app.allow :director, post: "/rehearsals/:id/change", takes: Shapes::CHANGE do
+          rehearsal = find(studio.rehearsals.standing)
+          result = Actions::Change.new(rehearsal, params, today).run
+          unless result.ok?
+            shown = Pages::Change.new(rehearsal, member, local_now, errors: result.errors, typed: params)
+            next page("rehearsals/change", shown, status: 422)
+          end
+
+          say result.value.join(" ")
           redirect "/rehearsals"
         end
       end

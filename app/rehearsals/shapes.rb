@@ -5,6 +5,7 @@ module App
     # What the form of new rehearsals sends.
     module Shapes
       ROOM = { room: :text, capacity: :text, area: :text, everywhere: :text, steps: :text }.freeze
+      CHANGE = { date: :text, start: :text, end: :text, rooms: :texts, kind: :text, lock_version: :whole }.freeze
       REHEARSALS = {
         start: :text,
         end: :text,

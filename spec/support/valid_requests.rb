@@ -1,6 +1,7 @@
 # frozen_string_literal: true
 
 require "support/home_requests"
+require "support/season_requests"
 
 require_relative "filled_forms"
 
@@ -74,11 +75,6 @@ module ValidRequests
     "/people/:id" => -> { person_form("Ada Changed", dancer.reload) },
     "/people/:id/absences" => -> { { "from_date" => "2027-02-16", "to_date" => "2027-02-16" } },
     "/people/:id/absences/:absence/delete" => -> { {} },
-    "/people/:id/away" => -> { { "words" => "never Thursdays; 16 Feb" } },
-    "/people/:id/habits/:number/delete" => -> { {} },
-    "/season/who" => -> { { "away" => { dancer.id.to_s => ["2027-02-16"] }, "was" => {} } },
-    "/my/:token/away" => -> { { "words" => "from 18:00 on Tuesdays" } },
-    "/my/:token/habits/:id/take-back" => -> { {} },
     "/people/:id/visits" => -> { { "dates" => "2027-02-16\n2027-02-23" } },
     "/ages" => -> { { "band" => "12_15" } },
     "/sample" => -> { { "to" => "yes" } },
@@ -93,12 +89,6 @@ module ValidRequests
       { "start" => "18:00", "end" => "20:00", "single" => "2027-02-27", "rooms" => [studio.rooms.first.id.to_s] }
     end,
     "/rehearsals/:id/cancel" => -> { { "to" => "yes" } },
-    "/rehearsals/:id/leave" => -> { { "to" => "yes" } },
-    "/days" => -> { { "day_kind" => "holiday", "from" => "15 Feb", "to" => "20 Feb" } },
-    "/days/:id/delete" => -> { {} },
-    "/season/plan" => -> { { "pieces" => { piece.id => "1", second_piece.id => "2" } } },
-    "/season/offers/:id/take" => -> { worked_out_anew.then { {} } },
-    "/season/tell" => -> { { "together" => together.id, "homes" => "99" } },
     "/rooms/:id/way-in" => -> { { "steps" => "free" } },
     "/rooms" => -> { { "room" => "Loft", "capacity" => "12" } },
     "/rooms/:id/archive" => -> { { "to" => "yes" } },
