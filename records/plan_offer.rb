@@ -32,6 +32,8 @@ module Records
     def stop = moved(UNDER_WAY, state: "stopping")
     def stopping? = PlanOffer.where(id:, studio_id:).pick(:state) == "stopping"
     def finish(**facts) = moved(%w[running stopping], state: "done", share: 1, **facts)
+    # A better plan that was offered and is not wanted.
+    def give_up_offer = (moved(%w[done], state: "stopped") if kind == "better")
     def give_up = moved(%w[running stopping waiting], state: "stopped")
 
     private

@@ -6,8 +6,8 @@ module SeasonRequests
     "/people/:id/away" => -> { { "words" => "never Thursdays; 16 Feb" } },
     "/people/:id/habits/:number/delete" => -> { {} },
     "/season/who" => -> { { "away" => { dancer.id.to_s => ["2027-02-16"] }, "was" => {} } },
-    "/my/:token/away" => -> { { "words" => "from 18:00 on Tuesdays" } },
-    "/my/:token/habits/:id/take-back" => -> { {} },
+    "/my/:token/away" => -> { grown_up && { "words" => "from 18:00 on Tuesdays" } },
+    "/my/:token/habits/:id/take-back" => -> { grown_up && {} },
     "/rehearsals/:id/change" => lambda do
       { "date" => "2027-02-03", "start" => "18:00", "end" => "20:00", "kind" => "technical",
         "rooms" => [studio.rooms.first.id.to_s], "lock_version" => studio.rehearsals.first.lock_version.to_s }

@@ -192,7 +192,7 @@ module ValidRequests
     end,
     "/pieces/:piece/track" => -> { { "file" => Rack::Test::UploadedFile.new(a_sound, "audio/wav") } },
     "/pieces/:piece/track/:id/remove" => -> { {} }
-  }.merge(HomeRequests::FORMS).freeze
+  }.merge(HomeRequests::FORMS, SeasonRequests::FORMS).freeze
 
   def demo_account
     demo = Records::Studio.find_or_create_by!(name: "Made up", demo: true)

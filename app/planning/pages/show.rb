@@ -152,6 +152,9 @@ module App
         # Names of those who dance a slot of the next rehearsals and are not called to it, since they are away.
         def goes_without(slot) = kept(:goes_without) { find_goes_without }.fetch(slot.id, [])
 
+        # Why an evening is as it is, in sentences.
+        def why_so(rehearsal) = kept([:why_so, rehearsal.id]) { Reading::WhySo.new(plan, draft, people).of(rehearsal) }
+
         # Who has most work and waiting in the rehearsals ahead: [Burden], the longest waits first.
         def burdens = kept(:burdens) { find_burdens }
 
