@@ -242,11 +242,18 @@ module App
         Runs.new(@piece, @studio.memberships.find_by!(account: @director), @studio.local(@now)).write
         @piece.reload
         Planning::Actions::Publish.new(
-          Planning::Actions::Make.new(@piece, @director, @studio.local(@now), way: "repair").run,
+          planned_again,
           @now
         ).run
         @studio.people.find_by!(name: "Ada Quill").person_links
           .create!(studio_id: @studio.id, token_digest: Records::Token.digest("demo-#{@studio.id}"))
+      end
+
+      # The next days too: five weeks went otherwise than they were told.
+      def planned_again
+        now = @studio.local(@now)
+        draft = Reading::PlanDraft.new(@piece, now, soon: true)
+        Planning::Actions::Make.new(@piece, @director, now, way: "repair", draft:).run
       end
     end
   end

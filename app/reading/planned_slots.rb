@@ -30,6 +30,18 @@ module App
         slots.select { |slot| slot.task_key == key }.all? { |slot| days.include?(slot.rehearsal_id) }
       end
 
+      # [[slot, [slot that should come before it], …]] of evenings that stand as they were told, the soonest first.
+      def too_early(tasks)
+        days = @season.fixed.map(&:id)
+        waits = tasks.to_h { |task| [task.id, task.before] }
+        fixed = slots.select { |slot| days.include?(slot.rehearsal_id) }.sort_by { |slot| time(slot) }
+        pairs = fixed.map do |slot|
+          before = waits.fetch(slot.task_key, [])
+          [slot, slots.select { |each| before.include?(each.task_key) && (time(each) <=> time(slot)).positive? }]
+        end
+        pairs.reject { |_, later| later.empty? }
+      end
+
       # Ids of people who are away from every slot of a task, as far as it is up to them.
       def away_from(key)
         slots.select { |slot| slot.task_key == key }.map { |slot| away.of(slot) }.reduce(:&) || []
@@ -99,6 +111,8 @@ module App
 
       private
 
+      def dates = @dates ||= @season.open.to_h { |rehearsal| [rehearsal.id, rehearsal.date] }
+      def time(slot) = [dates.fetch(slot.rehearsal_id), slot.start_minute]
       def away = @away ||= AwayFrom.new(@season)
 
       def task(slot)

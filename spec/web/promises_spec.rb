@@ -57,6 +57,13 @@ RSpec.describe "what people were told", :web do
     expect(keys[latest]).to eq keys[piece.published_plan]
   end
 
+  it "stands even before what it waits for by now, and that is said" do
+    run = latest.slots.work.find { |slot| slot.kind == "chain" }
+    latest.update!(result: latest.result.merge("unplaced" => []))
+    run.update!(rehearsal: fixed.first, start_minute: 1080 + 15)
+    expect(shown).to match(/On \w+ \d+ Feb “#{Regexp.escape(run.title)}” stands as it was told, and comes before/)
+  end
+
   it "changes where the director says so, who is told first for how many homes" do
     evening = fixed.first
     dancers.first.absences.create!(studio:, from_date: evening.date, to_date: evening.date)
