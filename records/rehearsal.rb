@@ -29,6 +29,9 @@ module Records
     def over?(now) = date < now.to_date || (date == now.to_date && end_minute <= (now.hour * 60) + now.min)
     def minutes = end_minute - start_minute
 
+    # Those of its rooms that can still be used.
+    def open_rooms = rooms.reject(&:archived?)
+
     # Said twice, the first time counts.
     def cancel(now) = (update!(cancelled_at: now) unless cancelled_at)
     def restore = (update!(cancelled_at: nil) if cancelled_at)

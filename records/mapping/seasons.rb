@@ -16,6 +16,7 @@ module Records
           def id = Identifiers::EXTRA
           def kind = "rehearsal"
           def left_empty = false
+          def open_rooms = rooms
           def cancelled_at = nil
         end
 
@@ -47,7 +48,7 @@ module Records
         @rehearsals ||=
           @studio.rehearsals.standing.includes(:rooms)
             .where(rehearsals: { date: ..(@piece.show_date || (@now.to_date + 365)) })
-            .select { |rehearsal| rehearsal.rooms.any? && rehearsal.id != @without && !rehearsal.left_empty }
+            .select { |rehearsal| rehearsal.open_rooms.any? && rehearsal.id != @without && !rehearsal.left_empty }
             .concat([@extra].compact)
             .sort_by { |rehearsal| [rehearsal.date, rehearsal.start_minute] }
       end
@@ -218,7 +219,7 @@ module Records
           date: rehearsal.date.iso8601,
           start: from,
           finish: [to, from].max,
-          rooms: rehearsal.rooms.sort_by(&:id).map { |room| [Identifiers.room(room.id), room.capacity] },
+          rooms: rehearsal.open_rooms.sort_by(&:id).map { |room| [Identifiers.room(room.id), room.capacity] },
           kind: rehearsal.kind
         )
       end

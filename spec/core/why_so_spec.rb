@@ -35,6 +35,11 @@ RSpec.describe Core::Planning::WhySo do
       .to eq [["tom", 20], ["gus", 50]]
   end
 
+  it "leaves out what has no time there any more" do
+    evening = why([place("one", -10), place("two", 100, 50), place("three", 0)]).evening("w1")
+    expect([evening.came, evening.waiting]).to eq [3, 0]
+  end
+
   it "says nothing of prices where a problem has none, and nothing of an evening nobody is called on" do
     found = why([place("one", 0)], list: nil)
     expect([found.evening("w1").prices, found.evening("w1").longest, found.evening("w2")]).to eq [[], nil, nil]

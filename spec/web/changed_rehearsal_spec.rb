@@ -55,6 +55,16 @@ RSpec.describe "changing a rehearsal", :web do
     expect(kinds - %w[place run]).to eq []
   end
 
+  it "is out of every plan with a room that is archived, and says what was told for it" do
+    room = told.slots.work.first.room
+    send_form "/rooms/#{room.id}/archive", { "to" => "yes" }
+    expect(shown("/pieces/#{piece.id}/plan")).to include "#{room.name} is not there on"
+    expect(shown("/rehearsals").split("Rooms").first).not_to include room.name
+    take_offer piece, "/pieces/#{piece.id}/plan/again", {}, way: "anew"
+    expect(piece.reload.latest_plan.slots.where(room:)).to be_empty
+    expect(piece.latest_plan.slots.work).not_to be_empty
+  end
+
   it "refuses what cannot be, with what was typed still there, and a form that was opened before another's change" do
     other = studio.rehearsals.standing.where.not(id: rehearsal.id).first
     { { date: "30 Feb" } => "Dates look like", { start: "20:00", end: "19:00" } => "the end after the start",

@@ -26,7 +26,7 @@ module App
             Core::Planning::WarmUps.new(
               slots.map { |slot| block(slot) },
               others: others.map { |slot| block(slot) },
-              rooms: rehearsal.rooms.map { |room| [room.id, room.capacity] },
+              rooms: rehearsal.open_rooms.map { |room| [room.id, room.capacity] },
               care: @season.care,
               warm_up: @season.warm_up
             )

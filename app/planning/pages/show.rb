@@ -153,7 +153,7 @@ module App
         def goes_without(slot) = kept(:goes_without) { find_goes_without }.fetch(slot.id, [])
 
         # Why an evening is as it is, in sentences.
-        def why_so(rehearsal) = kept([:why_so, rehearsal.id]) { Reading::WhySo.new(plan, draft, people).of(rehearsal) }
+        def why_so(rehearsal) = kept(:why_so) { find_why_so }.fetch(rehearsal.id)
 
         # Who has most work and waiting in the rehearsals ahead: [Burden], the longest waits first.
         def burdens = kept(:burdens) { find_burdens }
@@ -181,6 +181,12 @@ module App
         def called_ahead
           @called_ahead ||=
             Records::SlotPerson.where(studio_id: piece.studio_id, slot_id: ahead.map(&:id)).pluck(:person_id, :slot_id)
+        end
+
+        # {rehearsal id => [sentence]} of the next ones.
+        def find_why_so
+          why = Reading::WhySo.new(plan, draft, people)
+          next_rehearsals.to_h { |rehearsal, _| [rehearsal.id, why.of(rehearsal)] }
         end
 
         # {slot id => [name]}.

@@ -16,7 +16,9 @@ module Core
       def initialize(problem, placements)
         @problem = problem
         @frame = IndexedProblem.new(problem.with(recap: 0, to_music: 0))
-        standing = Standing.new(problem.with(plan: placements, pinned: [], recap: 0, to_music: 0), @frame)
+        lengths = problem.windows.to_h { |window| [window.id, window.minutes] }
+        here = placements.select { |each| each.start >= 0 && each.end <= lengths.fetch(each.window, -1) }
+        standing = Standing.new(problem.with(plan: here, pinned: [], recap: 0, to_music: 0), @frame)
         @plan = Plan.new(problem, standing.placements)
         @table = standing.table
       end
