@@ -62,7 +62,7 @@ module App
           Core::Planning::EveningKinds::TAKES[evening.kind]&.exclude?(slot.kind)
       end
 
-      def roomless?(slot) = slot.room_id && slot.rehearsal.open_rooms.map(&:id).exclude?(slot.room_id)
+      def roomless?(slot) = slot.room_id && @season.rooms_of(slot.rehearsal).map(&:id).exclude?(slot.room_id)
 
       def broken?(slot)
         away = away_from(slot)

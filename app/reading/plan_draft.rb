@@ -92,8 +92,11 @@ module App
       # What of the plan people were told stands for the next days.
       def fixed = @fixed ||= FixedSlots.new(self)
 
-      # Slots of the standing plan that a new one takes over as they are.
-      def kept_slots = past_slots + fixed.slots
+      # Slots of the standing plan that a new one takes over as they are. rehearsals: ids of those that were fixed when
+      # it was worked out.
+      def kept_slots(rehearsals = season.fixed.map(&:id))
+        past_slots + fixed.slots.select { |slot| rehearsals.include?(slot.rehearsal_id) }
+      end
 
       # Slots of the standing plan that lie behind us.
       def past_slots

@@ -2,11 +2,11 @@
 
 module App
   module Reading
-    # One thing changed, to see what a plan would then be: another school, a rehearsal more or less, somebody free,
-    # fewer or more passes, another teacher of a section, fewer full runs, fewer dancers who are enough.
-    # Planning::Actions::AcceptChange does it for good.
+    # One thing changed, to see what a plan would then be: another school, a rehearsal more or less, somebody free or
+    # away for days, a room lost, fewer or more passes, another teacher of a section, fewer full runs, fewer dancers
+    # who are enough. Planning::Actions::AcceptChange does it for good.
     class WhatIfChange
-      KINDS = %w[school without extra freed passes teacher runs quorum].freeze
+      KINDS = %w[school without extra freed away room passes teacher runs quorum].freeze
       PASSES = { "fewer" => 0.8, "more" => 1.2 }.freeze
 
       # params: what the form sends; nothing chosen is no variation.
@@ -24,6 +24,9 @@ module App
       def school = (@params["school"].presence_in(Core::Planning::Schools::ALL.keys) if kind == "school")
       def rehearsal = @rehearsal ||= (@studio.rehearsals.standing.find_by(id: id("rehearsal")) if kind == "without")
       def person = @person ||= (@studio.people.find_by(id: id("person")) if kind == "freed")
+      # Who would be away from one day to another: [Records::Person, Date, Date].
+      def away = @away ||= (find_away if kind == "away")
+      def room = @room ||= (@studio.rooms.open.find_by(id: id("room")) if kind == "room")
       def section = @section ||= (@piece.sections.find_by(id: id("section")) if kind == "teacher")
       def teacher = @teacher ||= (@studio.people.choreographers.find_by(id: id("teacher")) if kind == "teacher")
       def runs = (whole("count", 0..20) if kind == "runs")
@@ -31,32 +34,13 @@ module App
       def passes = (PASSES[@params["passes"]] if kind == "passes")
 
       # Whether enough was said to do it.
-      def valid? = !kind.nil? && [school, rehearsal, extra, person, passes, runs, quorum, section && teacher].any?
+      def valid? = !kind.nil? && [school, rehearsal, extra, person, away, room, *of_the_work].any?
 
       def text
-        case kind
-        when "school"
-          I18n.t("schools.#{school}.name")
-        when "without"
-          I18n.t("what_if.without", day: Shared::Dates.day(rehearsal.date))
-        when "extra"
-          I18n.t(
-            "what_if.extra",
-            day: Shared::Dates.day(extra.date),
-            from: @params["start"],
-            to: @params["end"]
-          )
-        when "freed"
-          I18n.t("what_if.freed", name: person.name)
-        when "passes"
-          I18n.t("what_if.passes.#{@params['passes']}")
-        when "runs"
-          I18n.t("what_if.runs", count: runs)
-        when "quorum"
-          I18n.t("what_if.quorum", percent: quorum)
-        else
-          I18n.t("what_if.teacher", section: section.name, name: teacher.name)
-        end
+        return I18n.t("schools.#{school}.name") if kind == "school"
+        return I18n.t("what_if.passes.#{@params['passes']}") if kind == "passes"
+
+        I18n.t("what_if.#{kind}", **words)
       end
 
       def work(work)
@@ -67,7 +51,7 @@ module App
       end
 
       # The season as it would be then (see Records::Mapping::Seasons).
-      def season = { freed: person&.id, without: rehearsal&.id, extra: }.compact
+      def season = { freed: person&.id, without: rehearsal&.id, extra:, away:, lost: room&.id }.compact
 
       # Settings of the piece that would be others.
       def settings = { "full_runs" => runs, "quorum" => quorum && (quorum / 100.0) }.compact
@@ -89,6 +73,30 @@ module App
       end
 
       private
+
+      def of_the_work = [passes, runs, quorum, section && teacher]
+
+      # What a sentence about it says.
+      def words
+        case kind
+        when "without" then { day: Shared::Dates.day(rehearsal.date) }
+        when "extra" then { day: Shared::Dates.day(extra.date), from: @params["start"], to: @params["end"] }
+        when "freed" then { name: person.name }
+        when "away" then { name: away.first.name, days: away.drop(1).uniq.map { |d| Shared::Dates.day(d) }.join(" – ") }
+        when "room" then { name: room.name }
+        when "runs" then { count: runs }
+        when "quorum" then { percent: quorum }
+        else { section: section.name, name: teacher.name }
+        end
+      end
+
+      def find_away
+        today = @studio.today(Shared::Clock.now)
+        first = Shared::WrittenDates.read(@params["from"], today)
+        last = @params["to"].to_s.strip.empty? ? first : Shared::WrittenDates.read(@params["to"], first || today)
+        who = @studio.people.find_by(id: id("person"))
+        [who, first, last] if who && first && last && last.between?(first, first + 200) && last >= today
+      end
 
       def passes_in(work)
         work.sections.reduce(work) do |changed, each|

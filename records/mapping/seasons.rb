@@ -25,9 +25,12 @@ module Records
       # now: the studio's local time; rehearsals that have begun are past. To see what a change would do, the season as
       # it would be then: freed: id of somebody who comes whenever it is up to them; without: id of a rehearsal that
       # falls away; extra: a Thought. apart: pieces whose slots are not counted with what others hold; soon: whether
-      # what was told for the next days may change too.
-      def initialize(piece, now:, care: nil, freed: nil, without: nil, extra: nil, apart: [], soon: false)
+      # what was told for the next days may change too; away: [person, first day, last day]; lost: id of a room.
+      def initialize(piece, now:, care: nil, freed: nil, without: nil, extra: nil, apart: [], soon: false, away: nil,
+                     lost: nil)
         @apart = apart
+        @away = away
+        @lost = lost
         @soon = soon
         @freed = freed
         @without = without
@@ -48,7 +51,7 @@ module Records
         @rehearsals ||=
           @studio.rehearsals.standing.includes(:rooms)
             .where(rehearsals: { date: ..(@piece.show_date || (@now.to_date + 365)) })
-            .select { |rehearsal| rehearsal.open_rooms.any? && rehearsal.id != @without && !rehearsal.left_empty }
+            .select { |rehearsal| rooms_of(rehearsal).any? && rehearsal.id != @without && !rehearsal.left_empty }
             .concat([@extra].compact)
             .sort_by { |rehearsal| [rehearsal.date, rehearsal.start_minute] }
       end
@@ -170,8 +173,11 @@ module Records
 
       # When people can come, on whatever day.
       def availability
-        @availability ||= @freed ? everything.freed(Identifiers.person(@freed)) : everything
+        @availability ||= @freed ? everything.freed(Identifiers.person(@freed)) : with_away(everything)
       end
+
+      # Those rooms of a rehearsal that can be used.
+      def rooms_of(rehearsal) = rehearsal.open_rooms.reject { |room| room.id == @lost }
 
       # Entries of a problem's unavailable for a slot: its people at work, its room taken.
       def taken(slot)
@@ -182,6 +188,14 @@ module Records
       end
 
       private
+
+      def with_away(known)
+        return known unless @away
+
+        who, first, last = @away
+        days = { from_date: first.iso8601, to_date: last.iso8601, from: nil, to: nil }
+        known.with(absences: [*known.absences, { who: Identifiers.person(who.id), **days }])
+      end
 
       # Once people were told, the next days do not change by themselves; a rehearsal that is only thought of may lie in
       # them, and nothing after it is fixed.
@@ -219,7 +233,7 @@ module Records
           date: rehearsal.date.iso8601,
           start: from,
           finish: [to, from].max,
-          rooms: rehearsal.open_rooms.sort_by(&:id).map { |room| [Identifiers.room(room.id), room.capacity] },
+          rooms: rooms_of(rehearsal).sort_by(&:id).map { |room| [Identifiers.room(room.id), room.capacity] },
           kind: rehearsal.kind
         )
       end

@@ -44,6 +44,15 @@ RSpec.describe "changing a rehearsal", :web do
     expect(there.reject { |slot| slot.start_minute >= 1170 && slot.end_minute <= 1230 }).to eq []
   end
 
+  it "keeps what still stands of an evening further ahead, and nothing before it begins" do
+    studio.update!(settings: { "fixed_days" => 0 })
+    change(start: "18:20")
+    take_offer piece, "/pieces/#{piece.id}/plan/again", {}, way: "repair"
+    slots = piece.reload.latest_plan.slots.where(rehearsal:)
+    expect(slots.map(&:start_minute).min).to be >= 1100
+    expect(piece.latest_plan.result.fetch("unplaced", [])).to eq []
+  end
+
   it "takes a technical rehearsal's evening from lessons, and another day with what people said of it" do
     ada = studio.people.find_by!(name: "Ada Test")
     ada.habits.create!(studio:, weekday: 3)

@@ -137,7 +137,7 @@ RSpec.describe "plans that are offered", :web do
     work
     first = latest
     before = shape(first)
-    first.update_columns(result: first.result.merge("rank" => [99, 99, 99_999]))
+    first.update_columns(result: first.result.merge("rank" => [99, 99, 99_999], "ready" => "2027-03-16"))
     allow(App::Planning::Actions::PlanWithReviews).to receive(:new).and_wrap_original do |made, *given|
       App::Shared::Clock.frozen_at = NOW + (2 * 3600)
       made.call(*given)

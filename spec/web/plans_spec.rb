@@ -171,6 +171,8 @@ RSpec.describe "planning", :web do
       asked = [
         { "change" => "extra", "date" => "2027-02-06", "start" => "10:00", "end" => "13:00" },
         { "change" => "freed", "person" => odalys },
+        { "change" => "away", "person" => mirela, "from" => "16 Feb", "to" => "23 Feb" },
+        { "change" => "room", "room" => studio.rooms.create!(name: "Loft", capacity: 20).id.to_s },
         { "change" => "passes", "passes" => "more" },
         { "change" => "teacher", "section" => piece.sections.first.id.to_s, "teacher" => mirela },
         { "change" => "school", "school" => "sections" }
@@ -180,6 +182,8 @@ RSpec.describe "planning", :web do
         take_offer piece, "#{plan_path}/what-if", change
         said = shown[/Changes for people none ([^.]*?) shifted/, 1].scan(/\d+/).map(&:to_i)
         expect(said).to eq(latest.result["changes"].values_at("new_calls", "cancelled", "shifted")), change.inspect
+        twice = latest.slots.group_by { |slot| [slot.rehearsal_id, slot.task_key, slot.start_minute] }.values
+        expect(twice.map(&:size).uniq).to eq([1]), change.inspect
         send_form "/pieces/#{piece.id}/plans/#{latest.id}/publish", { "homes" => "99" }
       end
     end

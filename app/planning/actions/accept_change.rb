@@ -49,6 +49,22 @@ module App
           nil
         end
 
+        def accept_away
+          person, from_date, to_date = @change.away
+          person.absences.create!(studio_id: @studio.id, from_date:, to_date:)
+          nil
+        end
+
+        # It is out of the rehearsals ahead; a room that is gone for good is archived on Rehearsals.
+        def accept_room
+          ahead = @studio.rehearsals.standing.where(date: @studio.today(Shared::Clock.now)..).to_a
+          ahead.each do |rehearsal|
+            rehearsal.rehearsal_rooms.where(room_id: @change.room.id).delete_all
+            rehearsal.touch
+          end
+          nil
+        end
+
         def accept_passes
           @piece.sections.each { |row| row.update!(**@change.passed(row)) }
           nil

@@ -21,7 +21,8 @@ module App
           {
             **Records::Mapping::StoredPlans.dump(made.plan, made.tasks),
             "result" => Actions::PlanSummary.new(@draft, made).to_h,
-            "pinned" => @draft.season.pinned_keys
+            "pinned" => @draft.season.pinned_keys,
+            "fixed" => @draft.season.fixed.map(&:id)
           }
         end
       end

@@ -22,6 +22,14 @@ module App
         def asked = offer ? offer.asked : {}
 
         def rehearsals = @rehearsals ||= Records::Mapping::Seasons.new(piece, now:).open
+        def rooms = piece.studio.rooms.open.to_a
+
+        # Who dances or teaches in the piece.
+        def everybody
+          ids = snapshot.cast.keys | piece.sections.filter_map(&:choreographer_id)
+          people.values_at(*ids).compact.sort_by(&:name)
+        end
+
         def teachers = piece.studio.people.choreographers.order(:name)
 
         # People who are away on any of the rehearsals ahead.

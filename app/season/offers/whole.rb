@@ -82,8 +82,7 @@ module App
         end
 
         def stored(draft, made)
-          { **Records::Mapping::StoredPlans.dump(made.plan, made.tasks),
-            "result" => Planning::Actions::PlanSummary.new(draft, made).to_h, "pinned" => draft.season.pinned_keys }
+          Planning::Offers::PlanForOffer.new(draft, made.plan, made:).stored
         end
       end
     end

@@ -66,7 +66,7 @@ module Core
       end
 
       def fits?(job, window, start, steps, room)
-        return false if steps > @table.left[job.at] || start + steps > @frame.steps[window]
+        return false if start.negative? || steps > @table.left[job.at] || start + steps > @frame.steps[window]
 
         people = @frame.attends(job, window, start, steps) or return false
         wanted = ((1 << steps) - 1) << start
