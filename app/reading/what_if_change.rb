@@ -95,7 +95,7 @@ module App
         first = Shared::WrittenDates.read(@params["from"], today)
         last = @params["to"].to_s.strip.empty? ? first : Shared::WrittenDates.read(@params["to"], first || today)
         who = @studio.people.find_by(id: id("person"))
-        [who, first, last] if who && first && last && last.between?(first, first + 200) && last >= today
+        [who, first, last] if who && first && last&.between?(first, first + 200) && last >= today
       end
 
       def passes_in(work)

@@ -4,14 +4,18 @@ module Records
   module Mapping
     # A studio's absences, dates of visiting choreographers and latest hour => Core::Planning::Availability.
     class Availabilities
-      # care: Core::Planning::Care; warm_up: minutes before the work it is asked for.
-      def self.of(studio, care:, warm_up:) = new(studio).availability(care:, warm_up:)
+      # care: Core::Planning::Care; warm_up: minutes before the work it is asked for; away: who would be away besides,
+      # [person, first day, last day].
+      def self.of(studio, care:, warm_up:, away: nil) = new(studio, away).availability(care:, warm_up:)
 
-      def initialize(studio) = @studio = studio
+      def initialize(studio, away = nil)
+        @studio = studio
+        @away = away
+      end
 
       def availability(**care)
         Core::Planning::Availability.new(
-          absences: @studio.absences.map { |row| absence(row) },
+          absences: @studio.absences.map { |row| absence(row) } + thought,
           visits:,
           minors: ids(@studio.people.where(adult: false, dances: true)),
           dancing: ids(@studio.people.where(dances: true)),
@@ -33,6 +37,14 @@ module Records
       end
 
       def ids(people) = people.ids.map { |id| Identifiers.person(id) }
+
+      def thought
+        return [] unless @away
+
+        who, first, last = @away
+        days = { from_date: first.iso8601, to_date: last.iso8601, from: nil, to: nil }
+        [{ who: Identifiers.person(who.id), **days }]
+      end
 
       def absence(row)
         {

@@ -173,7 +173,7 @@ module Records
 
       # When people can come, on whatever day.
       def availability
-        @availability ||= @freed ? everything.freed(Identifiers.person(@freed)) : with_away(everything)
+        @availability ||= @freed ? everything.freed(Identifiers.person(@freed)) : everything
       end
 
       # Those rooms of a rehearsal that can be used.
@@ -188,14 +188,6 @@ module Records
       end
 
       private
-
-      def with_away(known)
-        return known unless @away
-
-        who, first, last = @away
-        days = { from_date: first.iso8601, to_date: last.iso8601, from: nil, to: nil }
-        known.with(absences: [*known.absences, { who: Identifiers.person(who.id), **days }])
-      end
 
       # Once people were told, the next days do not change by themselves; a rehearsal that is only thought of may lie in
       # them, and nothing after it is fixed.
@@ -287,7 +279,7 @@ module Records
         end.uniq
       end
 
-      def everything = Availabilities.of(@studio, care: @care, warm_up:)
+      def everything = Availabilities.of(@studio, care: @care, warm_up:, away: @away)
 
       def away(who, date, from = nil, to = nil) = { who:, date: date.iso8601, from:, to: }
 
