@@ -151,8 +151,14 @@ module App
 
       def wishes
         @wishes ||= { runs: setting("full_runs"), done_runs:, away: season.away_shares, cleaning: setting("cleaning"),
-                      today: now.to_date, missed:, quorum: setting("quorum"), reached:, held:, lifts:, leaders:,
+                      made:, today: now.to_date, missed:, quorum: setting("quorum"), reached:, held:, lifts:, leaders:,
                       drills: DrillWishes.of(piece, work.order, items, today: now.to_date) }
+      end
+
+      # Keys of joins that were danced clean in two runs.
+      def made
+        runs = Records::Mapping::Runs.new(piece, work.order)
+        Core::Running::MadeJoins.new(runs.all, work.order).all.map { |index| items.of_join(index).key }
       end
 
       # Grown-ups of the team who may lead a run in a teacher's stead: {person id => price}.

@@ -20,10 +20,12 @@ module Core
         # reached: {section id => eights taught so far}; quorum: the share of its dancers with which a learn goes ahead;
         # held: {id of a cleaning task => minutes it was given already}; drills: [Drill] that somebody wants; lifts: ids
         # of sections in which people hold each other, so that none of them can be missing; leaders: {person => price in
-        # person-minutes} of those who may lead a run, the teachers of its sections aside.
+        # person-minutes} of those who may lead a run, the teachers of its sections aside; made: keys of joins that need
+        # no slot, since they were danced clean.
         def initialize(work, items:, progress: Learning::Progress.new, estimate: Estimate.new, runs: 5, done_runs: 0,
                        away: {}, cleaning: 0.0, today: nil, missed: {}, reached: {}, quorum: 0.8, held: {}, drills: [],
-                       lifts: [], leaders: {})
+                       lifts: [], leaders: {}, made: [])
+          @made = made
           @lifts = lifts
           @leaders = leaders
           @missed = missed

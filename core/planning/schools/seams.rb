@@ -13,7 +13,8 @@ module Core
         def add_join(join)
           item = @items.of_join(join.index)
           people = @items.dancers(item)
-          return if join.repeat? || people.empty? || @progress.share(people, item.key, at: "slow") >= ENOUGH
+          return if join.repeat? || people.empty? || @made.include?(item.key)
+          return if @progress.share(people, item.key, at: "slow") >= ENOUGH
 
           bpm = @work.track.map.bpm_at(join.entering.start_beat)
           add(
