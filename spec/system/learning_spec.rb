@@ -30,8 +30,8 @@ RSpec.describe "learning", :browser do
     expect(page).to have_css("aside", text: "on the spots, with the groups")
     select "their own part", from: "What"
     expect(page).to have_css("td.r4").and have_no_css("td.r3")
-    select "most behind", from: "in the order of"
-    expect(page).to have_css("tbody tr:first-child th", text: /Dov Test\s+\d rungs behind/)
+    select "most to catch up", from: "in the order of"
+    expect(page).to have_css("tbody tr:first-child th", text: /Dov Test\s+\d steps to catch up/)
   end
 
   it "signs off for everybody but one, and overrules with a reason that stays" do

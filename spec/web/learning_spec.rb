@@ -46,7 +46,7 @@ RSpec.describe "learning in full", :web do
   it "sorts by who is most behind and by who blocks the next run, and says by how much" do
     tick(dancers.first(3), rung: 4)
     rows = Nokogiri::HTML(get(who_has_it("?sort=behind")).body).css("tr[data-p] th").map { |th| th.text.squeeze(" \n") }
-    expect(rows.first).to include("Dov Test").and include("4 rungs behind")
+    expect(rows.first).to include("Dov Test").and include("4 steps to catch up")
     expect(text(who_has_it("?sort=blocking"))).to include "Dov Test holds up"
   end
 

@@ -20,6 +20,10 @@ module App
           parts.join(", ")
         end
 
+        # Those who have at least three quarters of it, and those who have less.
+        def close(row) = row.covers.select { |cover| cover.learned * 4 >= cover.items * 3 }
+        def further(row) = row.covers - close(row)
+
         # The grid of a cover's learning of this part.
         def grid_path(person) = path("/who-has-it?strand=cover:#{person.id}")
 
