@@ -20,8 +20,11 @@ module App
           parts.join(", ")
         end
 
-        # Those who have at least three quarters of it, and those who have less.
-        def close(row) = row.covers.select { |cover| cover.learned * 4 >= cover.items * 3 }
+        # Those who have at least three quarters of it or learn it as a cover, and the others.
+        def close(row)
+          row.covers.select { |cover| cover.practised.positive? || cover.learned * 4 >= cover.items * 3 }
+        end
+
         def further(row) = row.covers - close(row)
 
         # The grid of a cover's learning of this part.
