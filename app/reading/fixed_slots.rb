@@ -37,6 +37,22 @@ module App
       # ISO date of the last full run among them, or nil.
       def last_run = slots.select { |slot| slot.kind == "run" }.map { |slot| slot.rehearsal.date }.max&.iso8601
 
+      # The first day on which something waits, by the plan that was told, for what is still to be done and not held
+      # before it any more, or nil.
+      def broken_from
+        return if told.empty?
+
+        seen = @draft.past_slots.map(&:task_key)
+        standing = (told.select(&:work?) - lost).sort_by { |slot| [slot.rehearsal.date, slot.start_minute] }
+        waits = @draft.plan.result.fetch("waits", {})
+        standing.find do |slot|
+          before = waits.fetch(slot.task_key, []).flatten & known
+          found = (before - seen).any?
+          seen << slot.task_key
+          found
+        end&.rehearsal&.date
+      end
+
       private
 
       def told

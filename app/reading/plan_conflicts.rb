@@ -84,9 +84,9 @@ module App
         left.empty? ? [] : [t(:gone, names: list(left.map { |id| name(id) }.sort), count: left.size)]
       end
 
-      # What stands for the next days as it was told, though something it waits for comes later by now.
+      # What comes in the next days, though something it waits for comes later by now.
       def early
-        @ahead.too_early(@draft.tasks).first(MOST).map do |slot, later|
+        @ahead.too_early(@draft.tasks, @plan.studio.setting("fixed_days")).first(MOST).map do |slot, later|
           t(:early, day: Shared::Dates.day(slot.rehearsal.date), task: slot.title, later: list(later.map(&:title).uniq))
         end
       end

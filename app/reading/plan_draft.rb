@@ -28,7 +28,17 @@ module App
       def school = what_if.school || piece.setting("school")
       def work = @work ||= with_whoever_is_there(what_if.work(snapshot.work))
       def items = @items ||= work.equal?(snapshot.work) ? snapshot.items : LearningItems.of(piece, work)
-      def season = @season ||= Records::Mapping::Seasons.new(piece, now:, apart: @apart, soon: @soon, **what_if.season)
+
+      # The season; nothing stands of an evening, and of those after it, in which something told waits for what is not
+      # held before it any more.
+      def season
+        @season || begin
+          @season = Records::Mapping::Seasons.new(piece, now:, apart: @apart, soon: @soon, **what_if.season)
+          broken = FixedSlots.new(self).broken_from
+          @season.opens_from(broken) if broken
+          @season
+        end
+      end
 
       def tasks
         @tasks ||=

@@ -30,12 +30,12 @@ module App
         slots.select { |slot| slot.task_key == key }.all? { |slot| days.include?(slot.rehearsal_id) }
       end
 
-      # [[slot, [slot that should come before it], …]] of evenings that stand as they were told, the soonest first.
-      def too_early(tasks)
-        days = @season.fixed.map(&:id)
+      # [[slot, [slot that should come before it], …]] of the next so many days, the soonest first.
+      def too_early(tasks, days)
+        until_day = @season.now.to_date + days
         waits = tasks.to_h { |task| [task.id, task.before] }
-        fixed = slots.select { |slot| days.include?(slot.rehearsal_id) }.sort_by { |slot| time(slot) }
-        pairs = fixed.map do |slot|
+        soon = slots.select { |slot| dates.fetch(slot.rehearsal_id) <= until_day }.sort_by { |slot| time(slot) }
+        pairs = soon.map do |slot|
           before = waits.fetch(slot.task_key, [])
           [slot, slots.select { |each| before.include?(each.task_key) && (time(each) <=> time(slot)).positive? }]
         end

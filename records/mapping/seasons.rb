@@ -176,6 +176,12 @@ module Records
         @availability ||= @freed ? everything.freed(Identifiers.person(@freed)) : everything
       end
 
+      # From a day on nothing is fixed: what was told then cannot be held in its order any more.
+      def opens_from(date)
+        @fixed_until = [fixed_until, date - 1].compact.min
+        @fixed = nil
+      end
+
       # Those rooms of a rehearsal that can be used.
       def rooms_of(rehearsal) = rehearsal.open_rooms.reject { |room| room.id == @lost }
 

@@ -39,7 +39,7 @@ RSpec.describe "planning", :web do
       expect(
         [plan.search["state"], Records::Ask.waiting.where(work: "improve").count]
       ).to eq ["waiting", 1]
-      plan.update_columns(result: plan.result.merge("rank" => [0, 0, 10**12]))
+      plan.update_columns(result: plan.result.merge("rank" => [0, 0, 10**12], "ready" => "2027-03-16"))
       before = plan.slots.pluck(:id)
       improve(plan)
       expect(JSON.parse(get("/pieces/#{piece.id}/plans/#{plan.id}/progress").body)).to include(

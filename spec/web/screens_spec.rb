@@ -168,7 +168,7 @@ RSpec.describe "screens", :web do
       send_form "/people/#{person.id}/absences", { "from_date" => "2027-02-10", "to_date" => "2027-02-01" }
       expect([last_response.status, body]).to match([422, /last day comes before the first/])
       send_form "/people/#{person.id}/absences", { "from_date" => "2027-02-10", "from" => "17:00", "to" => "18:30" }
-      expect(text("/people/#{person.id}")).to include("Wed 10 Feb, 17:00 – 18:30")
+      expect(text("/people/#{person.id}")).to include("Wed 10 Feb, away 17:00 – 18:30")
       send_form "/people/#{person.id}/visits", { "dates" => "2027-02-02\n2027-02-31" }
       expect([last_response.status, body]).to match [422, /“2027-02-31” is no date/]
       send_form "/people/#{person.id}/visits", { "dates" => "2027-02-02, 2027-02-16" }

@@ -70,7 +70,8 @@ module App
 
         def warm_up(plan)
           season = Mapping::Seasons.new(plan.piece, now: @now)
-          ahead = plan.slots.reload.map(&:rehearsal_id).uniq & season.plannable.map(&:id)
+          fixed = @offer.plans.fetch(plan.piece_id.to_s).fetch("fixed", [])
+          ahead = (plan.slots.reload.map(&:rehearsal_id).uniq & season.open.map(&:id)) - fixed
           Planning::Actions::WarmUps.new(plan, season).redo(ahead)
         end
       end

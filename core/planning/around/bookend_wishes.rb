@@ -36,17 +36,20 @@ module Core
 
       private
 
-      def there = @here.flat_map { |block| task(block).people }.uniq
+      # Who works on a piece that evening.
+      def there(piece)
+        @here.map { |block| task(block) }.select { |task| task.piece == piece }.flat_map(&:people).uniq
+      end
+
       def task(block) = @tasks.fetch(block.task)
       def fresh = @here.map { |block| task(block) }.select(&:fresh?).uniq(&:id)
 
       def recaps(window, owed)
         return [] if @problem.recap.zero?
 
-        present = there
         due =
           owed.values
-            .map { |task| [task, task.dancers & present] }
+            .map { |task| [task, task.dancers & there(task.piece)] }
             .select { |task, here| here.any? && here.size >= task.dancers.size * PRESENT }
         due.map(&:first).each { |task| owed.delete(task.id) }
         together("recap", window, due.reject { |task, here| opens_with?(task, here) })
@@ -93,7 +96,7 @@ module Core
             kind:,
             window:,
             parts: group,
-            choreographers: group.flat_map { |task, _| task.choreographers }.uniq & there
+            choreographers: group.flat_map { |task, _| task.choreographers }.uniq & there(group.first.first.piece)
           )
         end
       end
