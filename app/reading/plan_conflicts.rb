@@ -86,7 +86,8 @@ module App
 
       # What comes in the next days, though something it waits for comes later by now.
       def early
-        @ahead.too_early(@draft.tasks, @plan.studio.setting("fixed_days")).first(MOST).map do |slot, later|
+        held = @draft.past_slots.map(&:task_key)
+        @ahead.too_early(@draft.tasks, @plan.studio.setting("fixed_days"), held:).first(MOST).map do |slot, later|
           t(:early, day: Shared::Dates.day(slot.rehearsal.date), task: slot.title, later: list(later.map(&:title).uniq))
         end
       end

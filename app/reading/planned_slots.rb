@@ -31,9 +31,10 @@ module App
       end
 
       # [[slot, [slot that should come before it], …]] of the next so many days, the soonest first.
-      def too_early(tasks, days)
+      # held: keys of what was held once already, and is only done again.
+      def too_early(tasks, days, held: [])
         until_day = @season.now.to_date + days
-        waits = tasks.to_h { |task| [task.id, task.before] }
+        waits = tasks.to_h { |task| [task.id, task.before - held] }
         soon = slots.select { |slot| dates.fetch(slot.rehearsal_id) <= until_day }.sort_by { |slot| time(slot) }
         pairs = soon.map do |slot|
           before = waits.fetch(slot.task_key, [])
