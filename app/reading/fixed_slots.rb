@@ -34,6 +34,11 @@ module App
         end
       end
 
+      # {slot id => [person id]} of those who dance it by now, can come, and were not called: they are new.
+      def joined
+        slots.select(&:work?).to_h { |slot| [slot.id, newcomers(slot)] }.reject { |_, people| people.empty? }
+      end
+
       # ISO date of the last full run among them, or nil.
       def last_run = slots.select { |slot| slot.kind == "run" }.map { |slot| slot.rehearsal.date }.max&.iso8601
 
@@ -58,6 +63,14 @@ module App
       def told
         ids = @season.fixed.map(&:id)
         @told ||= ids.any? ? @draft.plan.slots.where(rehearsal_id: ids).includes(:slot_people, :rehearsal).to_a : []
+      end
+
+      # As many as the room holds.
+      def newcomers(slot)
+        called = slot.slot_people.map(&:person_id)
+        more = tasks[slot.task_key]&.dancers.to_a - called - away_from(slot)
+        room = @season.rooms_of(slot.rehearsal).find { |each| each.id == slot.room_id }
+        room ? more.first([room.capacity - called.size, 0].max) : []
       end
 
       def known = @known ||= @draft.tasks.map(&:id)

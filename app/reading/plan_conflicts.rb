@@ -29,7 +29,7 @@ module App
       def all = [*clashes, *drift]
 
       # What is wrong whatever anybody has learned.
-      def clashes = [*cancelled, *standing, *gone, *early]
+      def clashes = [*cancelled, *standing, *gone]
 
       # What is to be done now and has no time, or has time and is not to be done any more.
       def drift
@@ -82,14 +82,6 @@ module App
         called = @ahead.slots.flat_map { |slot| @ahead.called(slot, "dancer") }.uniq
         left = called - @snapshot.cast.keys
         left.empty? ? [] : [t(:gone, names: list(left.map { |id| name(id) }.sort), count: left.size)]
-      end
-
-      # What comes in the next days, though something it waits for comes later by now.
-      def early
-        held = @draft.past_slots.map(&:task_key)
-        @ahead.too_early(@draft.tasks, @plan.studio.setting("fixed_days"), held:).first(MOST).map do |slot, later|
-          t(:early, day: Shared::Dates.day(slot.rehearsal.date), task: slot.title, later: list(later.map(&:title).uniq))
-        end
       end
 
       # What is said already: it found no place, or lost it with a rehearsal.

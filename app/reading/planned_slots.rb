@@ -30,19 +30,6 @@ module App
         slots.select { |slot| slot.task_key == key }.all? { |slot| days.include?(slot.rehearsal_id) }
       end
 
-      # [[slot, [slot that should come before it], …]] of the next so many days, the soonest first.
-      # held: keys of what was held once already, and is only done again.
-      def too_early(tasks, days, held: [])
-        until_day = @season.now.to_date + days
-        waits = tasks.to_h { |task| [task.id, task.before - held] }
-        soon = slots.select { |slot| dates.fetch(slot.rehearsal_id) <= until_day }.sort_by { |slot| time(slot) }
-        pairs = soon.map do |slot|
-          before = waits.fetch(slot.task_key, [])
-          [slot, slots.select { |each| before.include?(each.task_key) && (time(each) <=> time(slot)).positive? }]
-        end
-        pairs.reject { |_, later| later.empty? }
-      end
-
       # Ids of people who are away from every slot of a task, as far as it is up to them.
       def away_from(key)
         slots.select { |slot| slot.task_key == key }.map { |slot| away.of(slot) }.reduce(:&) || []
@@ -112,8 +99,6 @@ module App
 
       private
 
-      def dates = @dates ||= @season.open.to_h { |rehearsal| [rehearsal.id, rehearsal.date] }
-      def time(slot) = [dates.fetch(slot.rehearsal_id), slot.start_minute]
       def away = @away ||= AwayFrom.new(@season)
 
       def task(slot)

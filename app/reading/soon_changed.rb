@@ -25,8 +25,7 @@ module App
       def until_date = (@studio.local(@now) + (HOURS * 3600)).to_date
 
       def changed
-        beside = @studio.plans.where(replaced_at: nil).where.not(published_at: nil).where.not(piece_id: @piece.id)
-        CallDifference.new(@piece, told, @plan, @studio.today(@now), beside: beside.pluck(:id)).all
+        CallDifference.new(@piece, told, @plan, @studio.today(@now)).all
       end
     end
   end

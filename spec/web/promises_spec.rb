@@ -74,12 +74,6 @@ RSpec.describe "what people were told", :web do
     expect(wrong).to eq []
   end
 
-  it "says what comes before what it waits for" do
-    run = latest.slots.work.find { |slot| slot.kind == "chain" }
-    run.update!(rehearsal: fixed.first, start_minute: 1080 + 15)
-    expect(shown).to match(/On \w+ \d+ Feb “#{Regexp.escape(run.title)}” comes before/)
-  end
-
   it "changes where the director says so, who is told first for how many homes" do
     evening = fixed.first
     dancers.first.absences.create!(studio:, from_date: evening.date, to_date: evening.date)

@@ -22,7 +22,7 @@ module App
 
         def run
           made = PlanWithReviews.new(@draft, repaired(solve))
-          @piece.alone(:planning) { saving(made).run(kept: @draft.kept_slots, gone: @draft.fixed.gone) }
+          @piece.alone(:planning) { saving(made).run(kept: @draft.kept_slots, fixed: @draft.fixed) }
         end
 
         # What writes a plan that was made.

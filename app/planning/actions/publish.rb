@@ -4,7 +4,7 @@ module App
   module Planning
     module Actions
       # Makes a plan the one people are told; the one before is kept as replaced. Teachers whose calls change get a
-      # mail. Value: {person => what changes} of everybody affected, a person's day over all pieces being one. Refused
+      # mail. Value: {person => what changes} of everybody affected. Refused
       # while it has somebody, or a room, in two places at once (another piece's plan may have been told since this one
       # was made), where a newer one was made, and where it changes the next two days for other homes than was agreed.
       class Publish
@@ -27,7 +27,7 @@ module App
           double = @studio.with_lock { double_calls.tap { |found| put if found.empty? } }
           return Shared::Result.no({ base: I18n.t("plans.double", why: double.first(3).join(" ")) }) if double.any?
 
-          affected = Reading::CallDifference.new(@piece, told, @plan, @studio.today(@now), beside: still_told).all
+          affected = Reading::CallDifference.new(@piece, told, @plan, @studio.today(@now)).all
           tell(affected)
           Shared::Result.ok(affected)
         end
@@ -55,40 +55,15 @@ module App
         end
 
         def put
-          before = @piece.published_plan
-          keep_past(before)
+          keep_past(@piece.published_plan)
           @piece.plans.where(replaced_at: nil)
             .where.not(published_at: nil)
             .where.not(id: @plan.id)
             .update_all(replaced_at: @now)
           @plan.update!(published_at: @plan.published_at || @now, replaced_at: nil, search: {})
           close_way
-          warm_others(before)
           untold = @studio.rehearsals.where(id: @plan.slots.select(:rehearsal_id), told_at_host: nil)
           untold.update_all(told_at_host: URI(Settings.app_url).host)
-        end
-
-        # Who comes from this piece's work is warm for another's, and the other way round: where it lies otherwise now,
-        # the others' evenings are warmed up anew. The next days, which stand as they were told, are not touched.
-        def warm_others(before)
-          ahead = Records::Mapping::Seasons.new(@piece, now: @studio.local(@now)).plannable.map(&:id)
-          evenings = moved(before) & ahead
-          return if evenings.empty?
-
-          @studio.plans.where(id: still_told).includes(:piece).each do |plan|
-            season = Records::Mapping::Seasons.new(plan.piece, now: @studio.local(@now))
-            shared = plan.slots.where(rehearsal_id: evenings).reorder(nil).distinct.pluck(:rehearsal_id)
-            WarmUps.new(plan, season).redo(shared)
-          end
-        end
-
-        # Ids of rehearsals in which somebody works at other times than before.
-        def moved(before)
-          now, was = [@plan, before].map do |plan|
-            rows = plan ? plan.slots.work.joins(:slot_people).reorder(nil) : Records::Slot.none
-            rows.pluck(:rehearsal_id, "slot_people.person_id", :start_minute, :minutes)
-          end
-          ((now - was) | (was - now)).map(&:first).uniq
         end
 
         def close_way

@@ -20,9 +20,9 @@ module App
           @pinned = pinned
         end
 
-        # A new plan. kept: slots that lie behind us or were told for the next days, taken over as they are; gone: {slot
-        # id => [person id]} of those who cannot come to one of them any more.
-        def run(kept: [], gone: {})
+        # A new plan. kept: slots that lie behind us or were told for the next days, taken over as they are; fixed:
+        # Reading::FixedSlots, by which somebody of these cannot come any more, or came to the piece since.
+        def run(kept: [], fixed: nil)
           @kept = kept
           row =
             @piece.plans.create!(
@@ -33,7 +33,7 @@ module App
               result: @result,
               school: @result.fetch("school", "add_on")
             )
-          leave(row, CopySlots.into(row, kept), gone)
+          leave(row, CopySlots.into(row, kept), fixed) if fixed
           write_all(row)
           row
         end
@@ -49,11 +49,13 @@ module App
         private
 
         # Who cannot come is not called; where that, or a slot that fell away, changes an evening, it is warmed up anew.
-        def leave(row, copies, gone)
+        def leave(row, copies, fixed)
+          gone, joined = [fixed.gone, fixed.joined].map { |found| found.slice(*copies.keys) }
           gone.each do |id, people|
-            @piece.studio.slot_people.where(slot_id: copies.fetch(id).id, person_id: people).delete_all if copies[id]
+            @piece.studio.slot_people.where(slot_id: copies.fetch(id).id, person_id: people).delete_all
           end
-          changed = gone.keys.filter_map { |id| copies[id]&.rehearsal_id }.uniq
+          joined.each { |id, people| call(copies.fetch(id), people, "dancer") }
+          changed = (gone.keys | joined.keys).map { |id| copies.fetch(id).rehearsal_id }.uniq
           WarmUps.new(row, @season).redo(changed) if changed.any?
         end
 

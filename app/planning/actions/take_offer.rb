@@ -68,7 +68,7 @@ module App
           draft = now_draft
           saving = Save.new(@piece, @account, stored, season: draft.season, result: data["result"],
                                                       pinned: data["pinned"])
-          saving.run(kept: draft.kept_slots(data.fetch("fixed", [])), gone: draft.fixed.gone)
+          saving.run(kept: draft.kept_slots(data.fetch("fixed", [])), fixed: draft.fixed)
         end
       end
     end

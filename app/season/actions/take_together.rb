@@ -65,7 +65,7 @@ module App
             piece, @account, Mapping::StoredPlans.load(data), season: draft.season, result: data["result"],
                                                               pinned: data["pinned"], together: @offer.id
           )
-          saving.run(kept: draft.kept_slots(data.fetch("fixed", [])), gone: draft.fixed.gone)
+          saving.run(kept: draft.kept_slots(data.fetch("fixed", [])), fixed: draft.fixed)
         end
 
         def warm_up(plan)

@@ -58,11 +58,9 @@ module Core
       # {dancer => what the block makes of their blocks of this plan}.
       def own = dancers(@own).to_h { |who| [who, yield(@own.select { |block| block.dancers.include?(who) })] }
 
-      # Whether somebody comes from another piece's work, or goes on to it, with no time to cool down there and warm up
-      # here: they stay warm, and nobody is in two places.
-      def warm?(who, start) = elsewhere?(who, start - around, start)
-      def goes_on?(who, finish) = elsewhere?(who, finish, finish + around)
-      def around = @warm_up + @care.cool_down
+      # Whether somebody is at another piece's work when they would warm up: nobody is in two places.
+      def warm?(who, start) = elsewhere?(who, start - @warm_up, start)
+      def goes_on?(who, finish) = elsewhere?(who, finish, finish + @care.cool_down)
 
       def elsewhere?(who, from, to)
         @others.any? { |block| block.work && block.start < to && block.finish > from && block.dancers.include?(who) }
