@@ -21,6 +21,7 @@ RSpec.describe "two weeks of a director", :browser do
 
   def told = pieces.map { |each| each.reload.published_plan }
   def now = studio.local(clock.now)
+
   # A piece that is told later may leave another one's dancers to warm up again: known, and not held against it here.
   def faults
     all = told.flat_map { |plan| SeasonChecks.new(studio, plan, now, beside: told - [plan]).faults }
