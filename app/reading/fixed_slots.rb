@@ -43,7 +43,7 @@ module App
       def last_run = slots.select { |slot| slot.kind == "run" }.map { |slot| slot.rehearsal.date }.max&.iso8601
 
       # The first day on which something waits, by the plan that was told, for what is still to be done and not held
-      # before it any more, or nil.
+      # before it any more, or whoever came to the piece since does not fit into the room; or nil.
       def broken_from
         return if told.empty?
 
@@ -52,7 +52,7 @@ module App
         waits = @draft.plan.result.fetch("waits", {})
         standing.find do |slot|
           before = waits.fetch(slot.task_key, []).flatten & known
-          found = (before - seen).any?
+          found = (before - seen).any? || crowded?(slot)
           seen << slot.task_key
           found
         end&.rehearsal&.date
@@ -65,12 +65,14 @@ module App
         @told ||= ids.any? ? @draft.plan.slots.where(rehearsal_id: ids).includes(:slot_people, :rehearsal).to_a : []
       end
 
-      # As many as the room holds.
       def newcomers(slot)
-        called = slot.slot_people.map(&:person_id)
-        more = tasks[slot.task_key]&.dancers.to_a - called - away_from(slot)
+        tasks[slot.task_key]&.dancers.to_a - slot.slot_people.map(&:person_id) - away_from(slot)
+      end
+
+      def crowded?(slot)
+        dancing = slot.slot_people.count { |each| each.role == "dancer" } + newcomers(slot).size
         room = @season.rooms_of(slot.rehearsal).find { |each| each.id == slot.room_id }
-        room ? more.first([room.capacity - called.size, 0].max) : []
+        newcomers(slot).any? && !room.nil? && dancing > room.capacity
       end
 
       def known = @known ||= @draft.tasks.map(&:id)

@@ -82,13 +82,15 @@ module App
         when "without" then { day: Shared::Dates.day(rehearsal.date) }
         when "extra" then { day: Shared::Dates.day(extra.date), from: @params["start"], to: @params["end"] }
         when "freed" then { name: person.name }
-        when "away" then { name: away.first.name, days: away.drop(1).uniq.map { |d| Shared::Dates.day(d) }.join(" – ") }
+        when "away" then { name: away.first.name, days: days_away }
         when "room" then { name: room.name }
         when "runs" then { count: runs }
         when "quorum" then { percent: quorum }
         else { section: section.name, name: teacher.name }
         end
       end
+
+      def days_away = away.drop(1).uniq.map { |date| Shared::Dates.day(date) }.join(" – ")
 
       def find_away
         today = @studio.today(Shared::Clock.now)

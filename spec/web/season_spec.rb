@@ -29,8 +29,7 @@ RSpec.describe "a season lived through", :web do
     studio.people.where(name: ["Ada Test", "Cleo Test"]).update_all(adult: true)
     pieces.each { |piece| piece.update!(settings: { "full_runs" => 2 }) }
     make_season(studio, rooms: [["Hall", 20], ["Loft", 3]], days: %w[2 6], last: "2027-03-06", to: "20:30")
-    # What stands for the next days has specs of its own (promises_spec, two_weeks_spec).
-    studio.update!(settings: { "latest_finish" => 1220, "daily_minutes" => 120, "fixed_days" => 0 })
+    studio.update!(settings: { "latest_finish" => 1220, "daily_minutes" => 120 })
     sign_in director
   end
 

@@ -8,8 +8,8 @@ module Core
     #
     #   WhySo.new(problem, placements).evening("w3").longest  # => ["ada", 25]
     class WhySo
-      # waiting: person-minutes; longest: [person, minutes] or nil; came: how many come; short: [[teacher, minutes], …];
-      # prices: [[name, person-minutes], …], the dearest first.
+      # waiting: person-minutes; longest: [person, minutes] or nil; came: how many come; short: [[teacher, minutes],
+      # …]; prices: [[name, person-minutes], …], the dearest first.
       Evening = Struct.new(:waiting, :longest, :came, :short, :prices, keyword_init: true)
 
       # placements: [Placement] of tasks of the problem; those that cannot stand are left out.
