@@ -29,7 +29,7 @@ module App
       def all = [*clashes, *drift]
 
       # What is wrong whatever anybody has learned.
-      def clashes = [*cancelled, *standing, *gone]
+      def clashes = [*cancelled, *standing, *gone, *cold]
 
       # What is to be done now and has no time, or has time and is not to be done any more.
       def drift
@@ -82,6 +82,13 @@ module App
         called = @ahead.slots.flat_map { |slot| @ahead.called(slot, "dancer") }.uniq
         left = called - @snapshot.cast.keys
         left.empty? ? [] : [t(:gone, names: list(left.map { |id| name(id) }.sort), count: left.size)]
+      end
+
+      # Who has no time to warm up, since another piece's work moved.
+      def cold
+        ColdStarts.new(@plan, @draft.season).days.map do |date, who|
+          t(:cold, day: Shared::Dates.day(date), names: list(who.map { |id| name(id) }.sort), count: who.size)
+        end
       end
 
       # What is said already: it found no place, or lost it with a rehearsal.
