@@ -33,7 +33,7 @@ module Records
     def stopping? = PlanOffer.where(id:, studio_id:).pick(:state) == "stopping"
     def finish(**facts) = moved(%w[running stopping], state: "done", share: 1, **facts)
     # A better plan that was offered and is not wanted.
-    def give_up_offer = (moved(%w[done], state: "stopped") if kind == "better")
+    def decline = (moved(%w[done], state: "stopped") if kind == "better")
     def give_up = moved(%w[running stopping waiting], state: "stopped")
 
     private

@@ -82,7 +82,7 @@ module App
         end
         app.allow :director, post: "/pieces/:piece/plan/offers/:id/keep" do
           permit Piece::Policy, piece, :direct?
-          find(piece.plan_offers).give_up_offer
+          find(piece.plan_offers).decline
           say t("plans.better.kept")
           redirect "/pieces/#{piece.id}/plan"
         end

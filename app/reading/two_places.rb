@@ -2,8 +2,8 @@
 
 module App
   module Reading
-    # Who, or which room, would be in two places at once if a plan held beside others: at work, recap and music
-    # alike, in sentences, the soonest first.
+    # Who, or which room, would be in two places at once if a plan held beside others: work, recap and music,
+    # and warming up or cooling down beside the other's work, in sentences, the soonest first.
     class TwoPlaces
       PEOPLE = <<~SQL.squish
         SELECT people.name, rehearsals.date, mine.title, theirs.title, pieces.title
@@ -19,8 +19,8 @@ module App
         JOIN plans ON plans.id = theirs.plan_id
         JOIN pieces ON pieces.id = plans.piece_id
         WHERE mine.studio_id = $1 AND mine.plan_id = $2 AND (rehearsals.date, rehearsals.start_minute) >= ($4, $5)
-          AND mine.kind NOT IN ('warm_up', 're_warm', 'cool_down')
-          AND theirs.kind NOT IN ('warm_up', 're_warm', 'cool_down')
+          AND NOT (mine.kind IN ('warm_up', 're_warm', 'cool_down')
+            AND theirs.kind IN ('warm_up', 're_warm', 'cool_down'))
         ORDER BY rehearsals.date, mine.start_minute, people.name, mine.id, theirs.id
       SQL
       ROOMS = <<~SQL.squish

@@ -5,18 +5,10 @@ module App
     module Offers
       # Several pieces planned as one: one plan of each, in which nobody is in two places, as an offer that may be
       # taken. It stands with the piece that goes first; asked: {"pieces" => "8 3"}, the first first.
-      class Whole
+      class Whole < Planning::Offers::Solving
         OneSeason = Core::Planning::OneSeason
         private_constant :OneSeason
 
-        # offer: Records::PlanOffer; now: the studio's local time.
-        def initialize(offer, now)
-          @offer = offer
-          @studio = offer.studio
-          @now = now
-        end
-
-        # {facts:, plans:} of the offer, or nil where somebody stopped it.
         def result
           versions = Together.versions(pieces)
           plan = solved
@@ -35,7 +27,7 @@ module App
 
         private
 
-        def pieces = @pieces ||= Together.pieces(@studio, @offer.asked["pieces"])
+        def pieces = @pieces ||= Together.pieces(@offer.studio, @offer.asked["pieces"])
 
         def drafts
           @drafts ||= pieces.to_h { |piece| [piece.id, Reading::PlanDraft.new(piece, @now, apart: pieces - [piece])] }

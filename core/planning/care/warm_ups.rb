@@ -58,12 +58,13 @@ module Core
       # {dancer => what the block makes of their blocks of this plan}.
       def own = dancers(@own).to_h { |who| [who, yield(@own.select { |block| block.dancers.include?(who) })] }
 
-      # Whether somebody is at another piece's work when they would warm up: nobody is in two places.
+      # Whether somebody is at another piece's work, or warms up or cools down for it, when they would do so here:
+      # nobody is in two places, and they are warm, or go on.
       def warm?(who, start) = elsewhere?(who, start - @warm_up, start)
       def goes_on?(who, finish) = elsewhere?(who, finish, finish + @care.cool_down)
 
       def elsewhere?(who, from, to)
-        @others.any? { |block| block.work && block.start < to && block.finish > from && block.dancers.include?(who) }
+        @others.any? { |block| block.start < to && block.finish > from && block.dancers.include?(who) }
       end
 
       # In a room that is free, else at the side.
