@@ -102,6 +102,11 @@ module App
       # What of the plan people were told stands for the next days.
       def fixed = @fixed ||= FixedSlots.new(self)
 
+      # ISO date on which a plan made from it has its last run, those that stand as they were told counted; or nil.
+      def ready(plan)
+        problem.windows.find { |window| window.id == plan.ready_window }&.date || fixed.last_run
+      end
+
       # Slots of the standing plan that a new one takes over as they are. rehearsals: ids of those that were fixed when
       # it was worked out.
       def kept_slots(rehearsals = season.fixed.map(&:id))

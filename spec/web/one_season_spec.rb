@@ -89,6 +89,9 @@ RSpec.describe "several pieces as one season", :web do
     empty = studio.rehearsals.standing.reject { |each| drafts.any? { |plan| plan.slots.exists?(rehearsal: each) } }
     expect(empty).not_to be_empty
     expect(shown.scan("Nobody is called.").size).to eq empty.size
+    expect(shown).not_to include "is not planned yet"
+    make_cast(make_piece(studio, director, title: "Late Piece"), %w[Gus])
+    expect(shown).to include "Nobody is called. Late Piece is not planned yet and may need it."
     send_form "/rehearsals/#{empty.first.id}/leave", "to" => "yes"
     expect(shown).to include "Left empty."
     expect(Records::Mapping::Seasons.new(pieces.first, now:).open).not_to include empty.first

@@ -26,7 +26,7 @@ module App
             "cost" => @plan.cost,
             "rank" => @plan.rank,
             "school" => @draft.school,
-            "ready" => ready,
+            "ready" => @draft.ready(@plan),
             "waiting" => @plan.calls.sum(&:waiting),
             "calls" => @plan.calls.size,
             "waits" => waits,
@@ -49,10 +49,6 @@ module App
         end
 
         def world = @world ||= Offers::RepairWorld.new(@draft.piece, @draft.now)
-
-        def ready
-          @draft.problem.windows.find { |window| window.id == @plan.ready_window }&.date || @draft.fixed.last_run
-        end
 
         def unplaced
           @plan.unplaced.map do |id, minutes|

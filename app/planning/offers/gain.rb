@@ -52,9 +52,7 @@ module App
         def unplaced = @row.result.fetch("unplaced", []).sum { |task| task["minutes"] }
         def was = @row.result["ready"]
 
-        def ready
-          @plan.problem.windows.find { |window| window.id == @plan.ready_window }&.date || @draft.fixed.last_run
-        end
+        def ready = @draft.ready(@plan)
 
         # Rehearsals that lie between the two days on which they are ready.
         def rehearsals_sooner

@@ -48,6 +48,9 @@ module App
         # Whether anything is planned at all: before that, no evening is empty, it is not planned yet.
         def planned? = plans.any?
 
+        # Titles of pieces that have something to plan and no plan: they may need an evening that is empty now.
+        def unplanned = @unplanned ||= (plannable - plans.map { |plan| piece_of(plan.piece_id) }).map(&:title)
+
         def picture = planned? && rehearsals.any? ? Picture.new(self).svg : nil
 
         # The plans that are shown: the season's drafts that wait to be told, else what people were told, else drafts.
