@@ -21,7 +21,7 @@ module Formats
         "cost" => plan.cost,
         "plan" => blocks(plan),
         "calls" => plan.calls.map { |c| c.to_h.transform_keys(&:to_s) },
-        "reasons" => plan.reasons.map { |r| reason(r, writer) },
+        "reasons" => plan.reasons.map { |r| reason(plan, r, writer) },
         "proven_impossible" => plan.proven_impossible?,
         "repairs" =>
           plan.repairs.map { |r| repair(r, Core::Planning::RepairWriter.new(names, say:)) },
@@ -87,9 +87,9 @@ module Formats
       { "change" => writer.text(repair), "kind" => repair.kind.to_s, "ready_window" => repair.ready_window }
     end
 
-    def self.reason(reason, writer)
+    def self.reason(plan, reason, writer)
       {
-        "type" => reason.type.to_s,
+        "type" => type(plan, reason),
         "who" => Array(reason.who).first,
         "unit" => reason.unit.to_s,
         "need" => reason.need,
@@ -100,6 +100,14 @@ module Formats
         "text" => writer.text(reason)
       }
     end
-    private_class_method :reason, :repair, :around, :plain, :missing, :blocks, :own, :of_studio, :gap
+
+    # The kinds the format knows: of days away it is told whose they are, of no rehearsal left that no room is.
+    def self.type(plan, reason)
+      return "room" if reason.type == :none_left
+      return reason.type.to_s unless %i[away missed_days].include?(reason.type)
+
+      plan.problem.choreographers.intersect?(Array(reason.who)) ? "choreographer" : "dancer"
+    end
+    private_class_method :type, :reason, :repair, :around, :plain, :missing, :blocks, :own, :of_studio, :gap
   end
 end

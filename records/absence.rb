@@ -15,6 +15,17 @@ module Records
         .where("from_date <= :date AND to_date >= :date", date:).distinct.pluck(:person_id)
     end
 
+    # Somebody comes on these days after all: what lies before and after them stays as it was. days: a Range of dates,
+    # endless for all that follow.
+    def leave_out(days)
+      said = slice(:studio_id, :person_id, :from_minute, :to_minute, :habit_id)
+      rest = [[from_date, days.begin - 1], [(days.end || to_date) + 1, to_date]].select { |first, last| first <= last }
+      transaction do
+        destroy!
+        rest.each { |first, last| Absence.create!(**said.symbolize_keys, from_date: first, to_date: last) }
+      end
+    end
+
     private
 
     def in_order

@@ -8,6 +8,7 @@ module Records
     TAPES = 12
 
     belongs_to :studio
+    belongs_to :comes_with, class_name: "Records::Person", optional: true
     has_many :absences
     has_many :habits
     has_many :visits, dependent: :delete_all

@@ -123,9 +123,10 @@ RSpec.describe "the house" do
       expect(faults { |file, _, name| layer(file) == "pages" && name == "Actions" }).to be_empty
     end
 
-    # The worker finishes what a route began, an action may do part of another's work, the demo is built by them all.
+    # The worker finishes what a route began, an action may do part of another's work, as what was tried does when it
+    # is done for good; the demo is built by them all.
     it "have actions that are called by routes, by the worker and by other actions, and by nobody else" do
-      callers = %w[actions offers]
+      callers = %w[actions offers changes]
       found = faults do |file, _, name|
         name == "Actions" && !callers.include?(layer(file)) && !layer(file).end_with?("routes") &&
           !%w[Jobs Demo].include?(room(file))
@@ -194,5 +195,17 @@ RSpec.describe "the house" do
       end
       expect(found).to be_empty
     end
+  end
+
+  # A key said twice would silently take the place of the first.
+  it "says every key of the texts once" do
+    twice = lambda do |node, path|
+      next (node.children || []).flat_map { |child| twice.call(child, path) } unless node.is_a?(Psych::Nodes::Mapping)
+
+      pairs = node.children.each_slice(2).map { |key, value| ["#{path}.#{key.value}", value] }
+      pairs.map(&:first).tally.select { |_, count| count > 1 }.keys +
+        pairs.flat_map { |key, value| twice.call(value, key) }
+    end
+    expect(twice.call(Psych.parse_file(File.join(HOUSE, "config/locales/en.yml")).root, "")).to be_empty
   end
 end

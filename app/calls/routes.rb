@@ -35,6 +35,10 @@ module App
           sheet = Pages::CallSheetPaper.new(rehearsal, member, local_now).paper
           send_paper(sheet, "call-sheet", rehearsal.date.iso8601)
         end
+        app.allow :member, get: "/rehearsals/:id/tonight", takes: { out: :texts } do
+          rehearsal = find(studio.rehearsals.standing)
+          page "calls/tonight", Pages::Tonight.new(rehearsal, member, local_now, out: params["out"])
+        end
         app.allow :member, get: "/rehearsals/:id/call-sheet" do
           page "calls/call_sheet", Pages::CallSheet.new(find(studio.rehearsals), member, local_now)
         end

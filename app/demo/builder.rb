@@ -23,11 +23,18 @@ module App
           market
           lanterns
           confirm
+          comes
           wings
         end
       end
 
       private
+
+      # All but a few have said when they come; those who said days said so by that.
+      def comes
+        silent = @studio.people.dancers.offset(5).limit(5).ids
+        @studio.people.where.not(id: silent).update_all(comes_said_on: @studio.today(@now) - 20)
+      end
 
       # How the evenings behind went was said by the assistant; the last one is still to be confirmed on its page.
       def confirm

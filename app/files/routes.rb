@@ -28,6 +28,22 @@ module App
           send_picture(piece_page(Pages::Piece).spine.svg, params["ending"], piece.title, "spine")
         end
         pieces(app)
+        copies(app)
+      end
+
+      # A piece once more, for another season.
+      def self.copies(app)
+        app.allow :director, post: "/pieces/:piece/copy", takes: { title: :text, show_date: :text } do
+          permit Piece::Policy, piece, :direct?
+          result = Actions::CopyPiece.new(member, piece, params).run
+          unless result.ok?
+            shown = piece_page(Pages::Piece, errors: result.errors, typed: params)
+            next page("files/piece", shown, status: 422)
+          end
+
+          say t("pieces.copied", title: result.value.title)
+          redirect "/pieces/#{result.value.id}"
+        end
       end
 
       # A piece as a file, out and in: what it would become is shown before anything is made.

@@ -22,7 +22,10 @@ module App
         found = KINDS.fetch(offer.kind).new(offer, offer.studio.local(Shared::Clock.now)).result
         return offer.give_up unless found
 
-        take(offer) if offer.finish(**found) && offer.kind == "plan"
+        return offer.finish(**found) unless offer.kind == "plan"
+
+        # No page sees the search at its end and no plan yet.
+        Records::PlanOffer.transaction { take(offer) if offer.finish(**found) }
       rescue StandardError
         offer&.give_up
         raise

@@ -109,6 +109,18 @@ module App
           say t("guardian.away_gone")
           redirect "/my/#{params['token']}#away"
         end
+        in_words(app)
+        kept(app)
+      end
+
+      # When they come, in words, weekly, or to all.
+      def self.in_words(app)
+        app.allow :bearer, post: "/my/:token/comes", secret: :token do
+          halt 404 unless my_page.says_away?
+          People::Actions::ComesToAll.new(bearer.person, today).run
+          say t("not_said.thanks")
+          redirect "/my/#{params['token']}#away"
+        end
         app.allow :bearer, post: "/my/:token/away", secret: :token, takes: { words: :text } do
           halt 404 unless my_page.says_away?
           result = People::Actions::SayAway.new(bearer.person, params["words"], today).run
@@ -121,6 +133,10 @@ module App
           say t("guardian.away_gone")
           redirect "/my/#{params['token']}#away"
         end
+      end
+
+      # What is kept about them.
+      def self.kept(app)
         app.allow(:bearer, get: "/my/:token/kept", secret: :token) do
           page "my_part/kept", Pages::Kept.new(bearer.person, token: params["token"]), layout: :"web/phone"
         end

@@ -16,12 +16,14 @@ module App
           redirect "/people"
         end
         app.allow(:member, get: "/people/:id") do
-          page "people/show", Pages::Show.new(find(studio.people), member, today, link: session.delete("shown_link"))
+          shown = Pages::Show.new(find(studio.people), member, local_now, link: session.delete("shown_link"))
+          page "people/show", shown
         end
         app.allow :director, post: "/people/:id", takes: Shapes::PERSON do
           result = Actions::Save.new(studio, find(studio.people), params).run
           unless result.ok?
-            next page("people/show", Pages::Show.new(result.value, member, today, errors: result.errors), status: 422)
+            shown = Pages::Show.new(result.value, member, local_now, errors: result.errors)
+            next page("people/show", shown, status: 422)
           end
 
           say t("people.saved", name: result.value.name)
@@ -43,7 +45,7 @@ module App
           unless result.ok?
             next page(
               "people/show",
-              Pages::Show.new(person, member, today, errors: result.errors, typed: params),
+              Pages::Show.new(person, member, local_now, errors: result.errors, typed: params),
               status: 422
             )
           end
@@ -55,16 +57,41 @@ module App
           find(person.absences, params["absence"]).destroy!
           redirect "/people/#{person.id}#dates"
         end
+        out_from_today(app)
         in_words(app)
         visits(app)
       end
 
+      def self.out_from_today(app)
+        app.allow :director, :assistant, post: "/people/:id/out", takes: { days: :text, back: :text } do
+          person = find(studio.people.present)
+          out = Actions::OutFromToday.new(person, today)
+          if params["back"] == "yes"
+            out.back
+            say t("people.out.is_back", name: person.name)
+            next redirect("/people/#{person.id}#dates")
+          end
+
+          result = out.run(params["days"])
+          unless result.ok?
+            shown = Pages::Show.new(person, member, local_now, errors: result.errors, typed: params)
+            next page("people/show", shown, status: 422)
+          end
+
+          redirect "/people/#{person.id}#out"
+        end
+      end
+
       def self.in_words(app)
+        app.allow :director, :assistant, post: "/people/:id/comes" do
+          Actions::ComesToAll.new(find(studio.people.present), today).run
+          redirect "/season/who"
+        end
         app.allow :director, :assistant, post: "/people/:id/away", takes: { words: :text } do
           person = find(studio.people)
           result = Actions::SayAway.new(person, params["words"], today).run
           unless result.ok?
-            shown = Pages::Show.new(person, member, today, errors: result.errors, typed: params)
+            shown = Pages::Show.new(person, member, local_now, errors: result.errors, typed: params)
             next page("people/show", shown, status: 422)
           end
 
@@ -83,7 +110,7 @@ module App
           person = find(studio.people)
           result = Actions::SetVisits.new(person, params["dates"], params["was"]).run
           unless result.ok?
-            shown = Pages::Show.new(person, member, today, errors: result.errors, typed: params)
+            shown = Pages::Show.new(person, member, local_now, errors: result.errors, typed: params)
             next page("people/show", shown, status: 422)
           end
 
@@ -98,7 +125,7 @@ module App
           person = find(studio.people.dancers)
           result = Actions::GiveWord.new(person, params["word"], Shared::Clock.now).run
           unless result.ok?
-            next page("people/show", Pages::Show.new(person, member, today, errors: result.errors), status: 422)
+            next page("people/show", Pages::Show.new(person, member, local_now, errors: result.errors), status: 422)
           end
 
           say t(result.value ? "people.word_given" : "people.word_gone", name: person.name)

@@ -5,6 +5,7 @@ module App
     # What the forms about people send.
     module Shapes
       PERSON = { name: :text, dances: :text, teaches: :text, adult: :text, band: :text, wheels: :text, needs: :text,
+                 comes_with: :text,
                  tape: :text, rings: :text,
                  lock_version: :whole }.freeze
       # name: typed again; seen: of the sentences looked at; take: keys of those that go.

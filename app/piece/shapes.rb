@@ -42,6 +42,7 @@ module App
         learned_runs: :text,
         layered_ladder: :text,
         known: :text,
+        run_without: :text,
         feel: :text,
         bring: :text,
         choreographer: :text,

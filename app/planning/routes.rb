@@ -4,7 +4,16 @@ module App
   module Planning
     # The rehearsal plan of a piece: made, compared, changed by hand, told.
     module Routes
+      # A change that nothing can be made of, beside what was typed.
+      module Unread
+        def unread(change)
+          halt 404 if change.instance_of?(Changes::Change)
+          page "planning/what_if", piece_page(Pages::WhatIf, typed: params, fault: change.unread), status: 422
+        end
+      end
+
       def self.registered(app)
+        app.helpers Unread
         making(app)
         telling(app)
         comparing(app)
@@ -62,7 +71,10 @@ module App
           app.allow(:director, get: path) { page "planning/#{kind}", piece_page(page) }
           app.allow :director, post: path, takes: Shapes::ASKED do
             permit Piece::Policy, piece, :direct?
-            halt 404 if kind == "what_if" && !Reading::WhatIfChange.new(piece, params).valid?
+            if kind == "what_if"
+              change = Changes.of(piece, params)
+              next unread(change) unless change.valid?
+            end
             Actions::AskForPlans.new(piece, account, kind, params).run
             redirect "/pieces/#{piece.id}/plan/#{page::PATH}"
           end

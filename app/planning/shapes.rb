@@ -14,8 +14,7 @@ module App
         **Records::Piece::DEADLINES.to_h { |name| [name.to_sym, :text] }
       }.freeze
       # A change that is tried, or what a plan should be like.
-      ASKED = %i[change school rehearsal date start end person passes section teacher count share soon room from to]
-        .to_h { |name| [name, :text] }
+      ASKED = ["change", "soon", *Changes::FIELDS].to_h { |name| [name.to_sym, :text] }
     end
   end
 end

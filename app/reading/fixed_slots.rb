@@ -24,19 +24,24 @@ module App
       end
 
       # {slot id => [person id]} of those who are away from more than a third of one. Of an evening where a slot fell
-      # away its warm-up is named too, with nobody: it is written anew.
+      # away, whose hours are others now or where somebody would be cold, since another piece moved, its first slot is
+      # named too, with nobody: it is warmed up anew.
       def gone
         @gone ||= begin
           away = slots.to_h { |slot| [slot.id, slot.slot_people.map(&:person_id) & away_from(slot)] }
-          evenings = lost.map(&:rehearsal_id)
+          evenings = lost.map(&:rehearsal_id) | moved | cold
           first = slots.select { |slot| evenings.include?(slot.rehearsal_id) }.uniq(&:rehearsal_id)
           { **first.to_h { |slot| [slot.id, []] }, **away.reject { |_, people| people.empty? } }
         end
       end
 
-      # {slot id => [person id]} of those who dance it by now, can come, and were not called: they are new.
+      # {slot id => [person id]} of those who dance it by now, can come, and were not called: they are new, or back.
+      # Only where that puts them neither in two places nor too long to work on end.
       def joined
-        slots.select(&:work?).to_h { |slot| [slot.id, newcomers(slot)] }.reject { |_, people| people.empty? }
+        @joined ||= JoinedCalls.new(
+          slots, others: @season.others, care: @season.care, newcomers: method(:newcomers),
+                 bands: @draft.piece.studio.people.where(adult: false).pluck(:id, :band).to_h
+        ).all
       end
 
       # ISO date of the last full run among them, or nil.
@@ -66,7 +71,7 @@ module App
       end
 
       def newcomers(slot)
-        tasks[slot.task_key]&.dancers.to_a - slot.slot_people.map(&:person_id) - away_from(slot)
+        @draft.task(slot.task_key)&.dancers.to_a - slot.slot_people.map(&:person_id) - away_from(slot)
       end
 
       def crowded?(slot)
@@ -86,33 +91,32 @@ module App
       # Ids of evenings in which something is still worked on.
       def held = @held ||= (told.select(&:work?) - lost).map(&:rehearsal_id).uniq
 
-      # The rehearsal has other hours now, or is of another kind.
+      # The rehearsal has other hours now, with time to warm up before it and to cool down, or is of another kind.
       def outside?(slot)
         evening = slot.rehearsal
-        slot.start_minute < evening.start_minute || slot.end_minute > evening.end_minute ||
+        around = moved.include?(evening.id) ? [@season.warm_up, @season.care.cool_down] : [0, 0]
+        slot.start_minute < evening.start_minute + around.first || slot.end_minute > evening.end_minute - around.last ||
           Core::Planning::EveningKinds::TAKES[evening.kind]&.exclude?(slot.kind)
+      end
+
+      # Ids of evenings whose hours no longer hold all that was told, warming up and cooling down too.
+      def moved
+        @moved ||= told.reject { |slot| within?(slot) }.map(&:rehearsal_id).uniq
+      end
+
+      # Ids of evenings for which somebody comes from nothing any more, and was not called to warm up.
+      def cold
+        days = told.any? ? ColdStarts.new(@draft.plan, @season).days.keys : []
+        told.map(&:rehearsal).select { |evening| days.include?(evening.date) }.map(&:id).uniq
+      end
+
+      def within?(slot)
+        slot.start_minute >= slot.rehearsal.start_minute && slot.end_minute <= slot.rehearsal.end_minute
       end
 
       def roomless?(slot) = slot.room_id && @season.rooms_of(slot.rehearsal).map(&:id).exclude?(slot.room_id)
 
-      def broken?(slot)
-        away = away_from(slot)
-        called = slot.slot_people.group_by(&:role).transform_values { |rows| rows.map(&:person_id) }
-        teachers = called.fetch("teacher", [])
-        dancers = called.fetch("dancer", [])
-        return true if teachers.any? && (teachers - away).empty?
-
-        task = tasks[slot.task_key]
-        task ? too_few?(task, dancers - away, away) : dancers.any? && (dancers - away).empty?
-      end
-
-      def tasks = @tasks ||= @draft.tasks.to_h { |task| [task.id, task] }
-
-      def too_few?(task, here, away)
-        must = task.dancers - task.may
-        must.intersect?(away) || (task.may.any? && (here & task.may).size < task.enough) ||
-          task.groups.any? { |group| (here & group[:people]).size < group[:enough] }
-      end
+      def broken?(slot) = !GoesAhead.new(@draft, slot, away_from(slot)).ahead?
 
       def away_from(slot)
         @away ||= AwayFrom.new(@season)

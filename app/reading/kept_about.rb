@@ -27,13 +27,15 @@ module App
 
       def person
         word = @person.family_word ? { "family_word" => I18n.t("kept.family_word") } : {}
-        about = @person.slice(:name, :initials, :adult, :band, :wheels, :needs, :rings)
-        [about.merge("groups" => @person.groups.pluck(:name), **word)]
+        about = @person.slice(:name, :initials, :adult, :band, :wheels, :needs, :rings, :comes_said_on).compact
+        [about.merge(together).merge("groups" => @person.groups.pluck(:name), **word)]
       end
+
+      def together = @person.comes_with ? { "comes_with" => @person.comes_with.name } : {}
 
       def links = @person.person_links.given.map { |link| { kind: link.kind, given: link.created_at.to_date } }
       def habits = @person.habits.map { |row| row.slice(:weekday, :from_minute, :to_minute) }
-      def absences = @person.absences.map { |row| row.slice(:from_date, :to_date) }
+      def absences = @person.absences.map { |row| row.slice(:from_date, :to_date, :from_minute, :to_minute).compact }
 
       def calls
         slots = @studio.slots.joins(:slot_people, :rehearsal, :plan).where(slot_people: { person_id: id })

@@ -4,8 +4,9 @@ module App
   module Reading
     # What there is to learn in a piece and who has to, from its rows.
     module LearningItems
-      def self.of(piece, work = Records::Mapping::Works.load(piece))
-        Core::Learning::Items.new(work, cast: Records::Mapping::Works.cast(piece))
+      # without: id of somebody who would dance no more.
+      def self.of(piece, work = Records::Mapping::Works.load(piece), without: nil)
+        Core::Learning::Items.new(work, cast: Records::Mapping::Works.cast(piece).except(without))
       end
     end
   end

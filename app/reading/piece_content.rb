@@ -23,6 +23,9 @@ module App
         )
       end
 
+      # {id in the file => Records::Person}
+      def rows_of_people = people.to_h { |person| [ids.person(person.id), person] }
+
       private
 
       def groups = @groups ||= @piece.groups.to_a

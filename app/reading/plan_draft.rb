@@ -2,8 +2,8 @@
 
 module App
   module Reading
-    # What a plan of a piece is made from: its tasks by a school, and the season as a problem. A what-if change alters
-    # one thing to see what it would do (see WhatIfChange).
+    # What a plan of a piece is made from: its tasks by a school, and the season as a problem. A change alters one thing
+    # to see what it would do (Planning::Changes).
     class PlanDraft
       Planning = Core::Planning
       private_constant :Planning
@@ -16,7 +16,7 @@ module App
 
       # apart: pieces planned together with it, of which nothing is taken as fixed; soon: whether what was told for the
       # next days may change too.
-      def initialize(piece, now, what_if: WhatIfChange::NONE, apart: [], soon: false)
+      def initialize(piece, now, what_if: AsItIs.new, apart: [], soon: false)
         @apart = apart
         @soon = soon
         @piece = piece
@@ -26,14 +26,21 @@ module App
       end
 
       def school = what_if.school || piece.setting("school")
+      # The piece as it would be.
+      def changed = @changed ||= what_if.piece(piece)
       def work = @work ||= with_whoever_is_there(what_if.work(snapshot.work))
-      def items = @items ||= work.equal?(snapshot.work) ? snapshot.items : LearningItems.of(piece, work)
+
+      def items
+        same = work.equal?(snapshot.work) && what_if.leaving.nil?
+        @items ||= same ? snapshot.items : LearningItems.of(piece, work, without: what_if.leaving)
+      end
 
       # The season; nothing stands of an evening, and of those after it, in which something told waits for what is not
       # held before it any more.
       def season
         @season || begin
-          @season = Records::Mapping::Seasons.new(piece, now:, apart: @apart, soon: @soon, **what_if.season)
+          change = Records::Mapping::SeasonChange.new(**what_if.season)
+          @season = Records::Mapping::Seasons.new(changed, now:, apart: @apart, soon: @soon, change:)
           broken = FixedSlots.new(self).broken_from
           @season.opens_from(broken) if broken
           @season
@@ -43,10 +50,11 @@ module App
       def tasks
         @tasks ||=
           Planning::Schools::ALL.fetch(school, Planning::Schools::AddOn)
-            .new(work, items:, progress:, estimate:, **wishes)
+            .new(work, items:, progress:, estimate:, recut:, **wishes)
             .tasks.map { |task| in_time(task) }
       end
 
+      def task(key) = (@by_key ||= tasks.to_h { |each| [each.id, each] })[key]
       def progress = snapshot.progress
 
       # With all that was asked of the season already, to be used over what people learn meanwhile.
@@ -131,7 +139,7 @@ module App
 
       def begin_over(snapshot)
         @snapshot = snapshot
-        @tasks = @names = @problem = @fixed = nil
+        @tasks = @by_key = @names = @problem = @fixed = nil
       end
 
       private
@@ -176,6 +184,12 @@ module App
         Core::Running::MadeJoins.new(runs.all, work.order).all.map { |index| items.of_join(index).key }
       end
 
+      # What changed since it was taught, and who has it as it was.
+      def recut
+        found = Recut.new(piece, items, progress)
+        found.eights.to_h { |key, eights| [key, { eights:, people: found.people.fetch(key) }] }
+      end
+
       # Grown-ups of the team who may lead a run in a teacher's stead: {person id => price}.
       def leaders
         staff = @studio.memberships.where(role: %w[assistant director]).where.not(person_id: nil).pluck(:person_id)
@@ -189,7 +203,7 @@ module App
       end
 
       def danced = @danced ||= Core::Piece::Danced.new(work, vocabulary: @studio.vocabulary)
-      def setting(name) = what_if.settings.fetch(name) { piece.setting(name) }
+      def setting(name) = changed.setting(name)
     end
   end
 end

@@ -31,12 +31,10 @@ module App
       # Whether minors are in a slot and no adult who can be there.
       def unattended?(slot) = (@unattended ||= Unattended.new(studio, slots)).include?(slot)
 
+      # Who cannot come that day, with the hours where it is not all day.
       def away
-        studio.absences.includes(:person)
-          .where("from_date <= :d AND to_date >= :d", d: rehearsal.date)
-          .map { |absence| absence.person.name }
-          .uniq
-          .sort
+        said = absences.group_by(&:person).map { |person, rows| away_words(away_name(person), rows) }
+        said.sort
       end
 
       # The work that this member's person is called to.
@@ -54,7 +52,17 @@ module App
       def cautions
         hazards.map { |hazard| [I18n.t("hazards.#{hazard}.name"), I18n.t("hazards.#{hazard}.care")] } +
           collisions.map { |trouble| [I18n.t("collisions.name"), I18n.t("collisions.care", place: trouble.place)] } +
-          needs
+          back + needs
+      end
+
+      # Whoever was away for some days: for the team, never on the wall.
+      def back
+        return [] if posted?
+
+        names = BackToday.new(rehearsal, people.map(&:id)).names
+        return [] if names.empty?
+
+        [[I18n.t("calls.back"), I18n.t("calls.start_marked", names: Shared::Lists.all(names), count: names.size)]]
       end
 
       # What those who are called always need: for the team, never on the wall.
@@ -67,6 +75,8 @@ module App
 
       # Where somebody ran into somebody in what is danced, and nobody has settled it.
       def collisions = @collisions ||= pieces.flat_map { |piece| OpenCollisions.of(piece, sections.map(&:id)) }
+      # Clips of what is danced, to look at before.
+      def clips = ReferenceClips.new(studio).of(sections)
       def bring = sections.filter_map { |section| section.bring.empty? ? nil : "#{section.name}: #{section.bring}" }
 
       def watch
@@ -84,6 +94,22 @@ module App
       end
 
       private
+
+      def absences
+        studio.absences.joins(:person).merge(studio.people.present).includes(:person)
+          .where("from_date <= :d AND to_date >= :d", d: rehearsal.date)
+      end
+
+      def away_name(person) = person.name
+
+      # "Ada Quill", or with the hours where it is not the whole day.
+      def away_words(name, rows)
+        spans = rows.map { |row| [row.from_minute, row.to_minute] }
+        return name if spans.any? { |from, to| from.nil? && to.nil? }
+
+        hours = spans.uniq.map { |from, to| Shared::AwayWords.hours(from, to) }
+        "#{name} (#{hours.join(', ')})"
+      end
 
       def names(piece) = (@names ||= {})[piece.id] ||= Shared::CallNames.new(piece, posted: posted?)
 

@@ -14,10 +14,13 @@ module App
         when "run" then I18n.t("tasks.run.#{task.title}")
         when "chain" then chain(*task.title)
         when "join" then edge(task.id) ? I18n.t("tasks.#{edge(task.id)}") : I18n.t("tasks.join", name: task.title)
-        when "clean" then I18n.t("tasks.#{Core::Planning::TaskKey.doing(task.id)}", name: task.title)
+        when "clean" then I18n.t("tasks.#{doing(task)}", name: task.title)
+        when "difference" then I18n.t("tasks.#{doing(task) == 'anew' ? 'anew' : 'difference'}", name: task.title)
         else I18n.t("tasks.#{task.kind}", name: task.title)
         end
       end
+
+      def self.doing(task) = Core::Planning::TaskKey.doing(task.id)
 
       # "From the top to Spiral", "From Comb to Spiral".
       def self.chain(from, to)

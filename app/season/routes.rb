@@ -21,6 +21,11 @@ module App
           say t("season.ticked", count: result.value)
           redirect "/season/who"
         end
+        app.allow :director, :assistant, post: "/season/ask" do
+          result = Actions::AskDays.new(studio, today).run
+          say(result.ok? ? t("not_said.asked", count: result.value) : result.errors[:base])
+          redirect "/season/who"
+        end
       end
 
       def self.together(app)

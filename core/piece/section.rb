@@ -7,13 +7,14 @@ module Core
     # layers: how its layers are taught; being_made: it is created with the dancers. co_teachers: who teaches it with
     # the choreographer; teachers_needed: "all", or "one" of them; planned_by: whom a plan calls where one is enough.
     # known: it is there already, to be joined and not taught. parts: empty when every group dances it as written; where
-    # none are given, those that its eights say. cast_groups: [[id, name], …] of the piece, for what the eights say.
+    # none are given, those that its eights say. run_without: full runs but the last do not wait for it.
+    # cast_groups: [[id, name], …] of the piece, for what the eights say.
     class Section < Values::Value.of(
       :id, :name, choreographer: nil, rows: [].freeze, time: "normal", expected_counts: nil,
                   parts: [].freeze, hazards: [].freeze, difficulty: 1.0, method: "drill", minutes: nil,
                   entry: {}.freeze, exit: {}.freeze, feel: "even", fidelity: "set", layers: "together",
                   being_made: false, co_teachers: [].freeze, teachers_needed: "all", planned_by: nil,
-                  known: false, cast_groups: [].freeze
+                  known: false, cast_groups: [].freeze, run_without: false
     )
       # In which order layers are taught => how often its slow passes are danced for that.
       LAYERS = { "together" => 1, "feet_first" => 2, "arms_first" => 2 }.freeze
@@ -25,6 +26,9 @@ module Core
 
       # Who is called to teach it: all of them, or where one is enough the one a plan chose, else the owner.
       def called_teachers = teachers_needed == "all" ? teachers : [planned_by || teachers.first].compact
+
+      # Whose its joins are: the choreographer's, or, where one of several is enough, of whoever is called.
+      def owners = teachers_needed == "one" ? called_teachers : [choreographer].compact
 
       # Counts of all its eights.
       def counts = rows.sum(&:counts)

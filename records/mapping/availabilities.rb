@@ -15,7 +15,7 @@ module Records
 
       def availability(**care)
         Core::Planning::Availability.new(
-          absences: @studio.absences.map { |row| absence(row) } + thought,
+          absences: @studio.absences.order(:id).map { |row| absence(row) } + thought,
           visits:,
           minors: ids(@studio.people.where(adult: false, dances: true)),
           dancing: ids(@studio.people.where(dances: true)),
@@ -32,11 +32,11 @@ module Records
       # {who => minute} of minors whose age band says when they are home.
       def homes
         latest = @studio.setting("latest_finish")
-        @studio.people.where(adult: false).where.not(band: nil).pluck(:id, :band)
+        @studio.people.where(adult: false).where.not(band: nil).order(:id).pluck(:id, :band)
           .to_h { |id, band| [Identifiers.person(id), Core::Planning::AgeBands.home_by(band, latest)] }
       end
 
-      def ids(people) = people.ids.map { |id| Identifiers.person(id) }
+      def ids(people) = people.order(:id).ids.map { |id| Identifiers.person(id) }
 
       def thought
         return [] unless @away
@@ -58,7 +58,7 @@ module Records
 
       # Choreographers who named dates can come on these only.
       def visits
-        @studio.visits.pluck(:person_id, :date).group_by(&:first)
+        @studio.visits.order(:date, :person_id).pluck(:person_id, :date).group_by(&:first)
           .to_h { |person, rows| [Identifiers.person(person), rows.map { |_, date| date.iso8601 }] }
       end
     end

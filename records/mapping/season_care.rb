@@ -20,7 +20,7 @@ module Records
       # For tasks with text ids.
       def to_h(tasks)
         limits = limits(tasks)
-        { limits:, minors: limits.map { |limit| limit[:who] }, price_list:, **wheels, **bodies }
+        { limits:, minors: limits.map { |limit| limit[:who] }, on_end: on_end(limits), price_list:, **wheels, **bodies }
       end
 
       private
@@ -50,18 +50,35 @@ module Records
       def limits(tasks)
         asked = tasks.flat_map(&:dancers).uniq
         most = @studio.setting("daily_minutes")
-        minors = @studio.people.where(adult: false).pluck(:id, :band).to_h do |id, band|
+        minors = @studio.people.where(adult: false).order(:id).pluck(:id, :band).to_h do |id, band|
           [Identifiers.person(id), Planning::AgeBands.minutes_a_day(band, most)]
         end
         minors.slice(*asked).map { |who, minutes_per_day| { who:, minutes_per_day: } }
       end
 
+      # {who => minutes} of minors who rest sooner than the others, by their age band.
+      def on_end(limits)
+        bands = @studio.people.where(adult: false).where.not(band: nil).pluck(:id, :band)
+          .to_h { |id, band| [Identifiers.person(id), band] }
+        own = limits.map { |limit| limit[:who] }.to_h { |who| [who, longest(bands[who])] }
+        own.reject { |_, most| most >= @care.max_continuous }
+      end
+
+      def longest(band) = Planning::AgeBands.on_end(band, @care.max_continuous)
+
+      # Those who come and go together: [[id, id], …].
+      def siblings
+        rows = @studio.people.present.where.not(comes_with_id: nil).pluck(:id, :comes_with_id)
+        rows.map { |pair| ids(pair.sort) }.uniq
+      end
+
       # Guests name the dates on which they come; who runs the studio is there anyway.
       def price_list
         staff = @studio.memberships.where(role: %w[director assistant]).where.not(person_id: nil).pluck(:person_id)
-        bands = @studio.people.pluck(:id, :band, :adult)
+        bands = @studio.people.order(:id).pluck(:id, :band, :adult)
           .to_h { |id, band, adult| [Identifiers.person(id), adult ? Planning::AgeBands::ADULT : band] }
-        Planning::PriceList.of(bands, guests: ids(@studio.visits.distinct.pluck(:person_id)), home: ids(staff))
+        guests = ids(@studio.visits.distinct.pluck(:person_id))
+        Planning::PriceList.of(bands, guests:, home: ids(staff), siblings:)
       end
     end
   end

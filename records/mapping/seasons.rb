@@ -10,31 +10,16 @@ module Records
       # Person-minutes: an even load over the weeks is worth some waiting, not any.
       EVEN = 60
       private_constant :Planning
-      # A rehearsal that is only thought of.
-      Thought =
-        Struct.new(:date, :start_minute, :end_minute, :rooms, keyword_init: true) do
-          def id = Identifiers::EXTRA
-          def kind = "rehearsal"
-          def left_empty = false
-          def open_rooms = rooms
-          def cancelled_at = nil
-        end
 
       attr_reader :now, :care
 
-      # now: the studio's local time; rehearsals that have begun are past. To see what a change would do, the season as
-      # it would be then: freed: id of somebody who comes whenever it is up to them; without: id of a rehearsal that
-      # falls away; extra: a Thought. apart: pieces whose slots are not counted with what others hold; soon: whether
-      # what was told for the next days may change too; away: [person, first day, last day]; lost: id of a room.
-      def initialize(piece, now:, care: nil, freed: nil, without: nil, extra: nil, apart: [], soon: false, away: nil,
-                     lost: nil)
+      # now: the studio's local time; rehearsals that have begun are past. apart: pieces whose slots are not counted
+      # with what others hold; soon: whether what was told for the next days may change too; change: SeasonChange, to
+      # see what it would do.
+      def initialize(piece, now:, care: nil, apart: [], soon: false, change: SeasonChange.new)
         @apart = apart
-        @away = away
-        @lost = lost
         @soon = soon
-        @freed = freed
-        @without = without
-        @extra = extra
+        @change = change
         @piece = piece
         @studio = piece.studio
         @now = now
@@ -51,8 +36,8 @@ module Records
         @rehearsals ||=
           @studio.rehearsals.standing.includes(:rooms)
             .where(rehearsals: { date: ..(@piece.show_date || (@now.to_date + 365)) })
-            .select { |rehearsal| rooms_of(rehearsal).any? && rehearsal.id != @without && !rehearsal.left_empty }
-            .concat([@extra].compact)
+            .then { |rows| @change.rehearsals(rows.to_a) }
+            .select { |rehearsal| rooms_of(rehearsal).any? && !rehearsal.left_empty }
             .sort_by { |rehearsal| [rehearsal.date, rehearsal.start_minute] }
       end
 
@@ -172,9 +157,7 @@ module Records
       end
 
       # When people can come, on whatever day.
-      def availability
-        @availability ||= @freed ? everything.freed(Identifiers.person(@freed)) : everything
-      end
+      def availability = @availability ||= @change.availability(everything)
 
       # From a day on nothing is fixed: what was told then cannot be held in its order any more.
       def opens_from(date)
@@ -183,7 +166,7 @@ module Records
       end
 
       # Those rooms of a rehearsal that can be used.
-      def rooms_of(rehearsal) = rehearsal.open_rooms.reject { |room| room.id == @lost }
+      def rooms_of(rehearsal) = @change.rooms(rehearsal.open_rooms)
 
       # Entries of a problem's unavailable for a slot: its people at work, its room taken.
       def taken(slot)
@@ -202,7 +185,7 @@ module Records
 
         days = @studio.setting("fixed_days")
         last = days.positive? && !@soon && @piece.published_plan ? @now.to_date + days : nil
-        @fixed_until = last && [last, *(@extra && (@extra.date - 1))].min
+        @fixed_until = last && [last, *(@change.extra && (@change.extra.date - 1))].min
       end
 
       def placement(slot, rehearsal)
@@ -276,7 +259,20 @@ module Records
         )
       end
 
-      def unavailable = [*own_absences, *elsewhere]
+      def unavailable = [*own_absences, *elsewhere, *free_time]
+
+      # Nights and free days of minors around what cannot be moved.
+      def free_time
+        minors = @studio.people.where(adult: false, dances: true).ids
+        FreeTime.new(others + held, minors:, night: SeasonCare::NIGHT, dates: plannable.map(&:date)).entries
+      end
+
+      # Slots of its own that stand as they were told.
+      def held
+        return [] if fixed.empty?
+
+        @piece.published_plan.slots.where(rehearsal_id: fixed.map(&:id)).includes(:slot_people, :rehearsal).to_a
+      end
 
       # Who cannot come to which of the rehearsals ahead, as far as it is up to them or to the studio's latest hour.
       def own_absences
@@ -285,7 +281,7 @@ module Records
         end.uniq
       end
 
-      def everything = Availabilities.of(@studio, care: @care, warm_up:, away: @away)
+      def everything = Availabilities.of(@studio, care: @care, warm_up:, away: @change.away)
 
       def away(who, date, from = nil, to = nil) = { who:, date: date.iso8601, from:, to: }
 

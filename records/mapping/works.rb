@@ -98,6 +98,7 @@ module Records
           layers: section.layer_school,
           being_made: section.being_made,
           known: section.known,
+          run_without: section.run_without,
           entry: edge(section.stated_entry),
           exit: edge(section.stated_exit)
         )

@@ -53,6 +53,14 @@ RSpec.describe Core::Planning::OneSeason do
     end
   end
 
+  it "sets nothing of a piece that has no rehearsal left, and the others all the same" do
+    data = StudioSeasons.one(Random.new(5), weeks: 5, away: 0)
+    made = described_class.new([part.new(id: 7, order: 1, problem: alone(data, "p").with(windows: [])),
+                                part.new(id: 12, order: 2, problem: alone(data, "q"))])
+    shares = made.shares(Core::Planning::Solver.new(made.problem, effort: "quick").plan)
+    expect([shares[7].placements, shares[12].placements.any?]).to eq [[], true]
+  end
+
   it "keeps what was told as it was told" do
     data = StudioSeasons.one(Random.new(5), weeks: 5, away: 0)
     made = season(data)

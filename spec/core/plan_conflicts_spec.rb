@@ -38,12 +38,15 @@ RSpec.describe Core::Planning do
       expect(plan_conflicts).to eq []
     end
 
-    it "names who cannot come, and to what, when their hours touch it at all" do
+    it "names who cannot come, and to what: a dancer who misses over a third of it, whoever teaches any of it" do
       away = { who: "Bram", date: "2027-01-04" }
       expect(plan_conflicts(unavailable: [{ **away, from: nil, to: nil }])).to eq [[:away, "waltz", "w1", "Bram"]]
-      expect(plan_conflicts(unavailable: [{ **away, from: 1109, to: nil }])).to eq [[:away, "waltz", "w1", "Bram"]]
-      expect(plan_conflicts(unavailable: [{ **away, from: nil, to: 1081 }])).to eq [[:away, "waltz", "w1", "Bram"]]
-      expect(plan_conflicts(unavailable: [{ **away, from: 1110, to: nil }, { **away, from: nil, to: 1080 }])).to eq []
+      expect(plan_conflicts(unavailable: [{ **away, from: 1099, to: nil }])).to eq [[:away, "waltz", "w1", "Bram"]]
+      expect(plan_conflicts(unavailable: [{ **away, from: nil, to: 1091 }])).to eq [[:away, "waltz", "w1", "Bram"]]
+      expect(plan_conflicts(unavailable: [{ **away, from: 1100, to: nil }])).to eq []
+      expect(plan_conflicts(unavailable: [{ **away, from: nil, to: 1090 }])).to eq []
+      taught = { who: "Odalys", date: "2027-01-04", from: 1109, to: nil }
+      expect(plan_conflicts(unavailable: [taught])).to eq [[:away, "waltz", "w1", "Odalys"]]
     end
 
     it "tells an absence from other work, and from a minor's hours" do

@@ -138,6 +138,30 @@ RSpec.describe Core::Planning do
       ).to eq "The rooms are full: x and y fit only on w, which need 80 minutes and have 60: 20 short."
     end
 
+    it "names the person whose days away make it too much for the rooms, before the rooms" do
+      away = [{ who: "Ada", date: "2027-01-08", from: nil, to: nil }]
+      own = [task("x", "learn", 40, dancers: ["Ada"]), task("y", "learn", 40, dancers: ["Ada"])]
+      shared = [task("x", "learn", 40, dancers: ["Ada"]), task("y", "learn", 40, dancers: ["Bo"])]
+      both = [*away, { who: "Bo", date: "2027-01-08", from: nil, to: nil }]
+      windows = [evening("w", 4), evening("v", 8)]
+      said = [[own, away], [shared, both]].map do |tasks, unavailable|
+        expect(solve(problem(windows:, tasks:, max_continuous: 300))).to be_complete
+        sentence(solve(problem(windows:, tasks:, unavailable:, max_continuous: 300)))
+      end
+      expect(said).to eq ["Ada is away on v and is needed for x and y: 20 minutes have no room on the other days.",
+                          "Ada is away on v and is needed for x: 20 minutes have no room on the other days."]
+    end
+
+    it "plans nothing where no rehearsal is left, whichever way it is asked" do
+      asked = problem(windows: [], tasks: [task("x", "learn", 20, dancers: ["a"]),
+                                           task("y", "join", 10, dancers: ["a"], after: ["x"])])
+      again = Core::Planning::Replanning.new(asked.with(plan: []), effort: "quick")
+      ways = %i[repair anew best].map { |way| again.public_send(way) }
+      expect([solve(asked), *ways].map(&:unplaced)).to all(eq("x" => 20, "y" => 10))
+      away = asked.with(unavailable: [{ who: "a", date: "2027-01-04", from: nil, to: nil }])
+      expect(sentence(solve(away))).to eq "No rehearsal is left for x and y: 30 minutes are needed."
+    end
+
     it "names who is away when no rehearsal has everybody together long enough" do
       away = [{ who: "Bram", date: "2027-01-04", from: 1095, to: nil }]
       plan =

@@ -85,6 +85,14 @@ RSpec.describe "plans of a whole studio" do
     expect([blocks(made, "learn").first.values_at("start", "missing"), call["call"]]).to eq [[25, []], 35]
   end
 
+  it "keep nobody a minute past the hour at which they are due at home, though they miss less than a third" do
+    dancers = Array.new(10) { |i| { "id" => "d#{i}", "band" => i.zero? ? "8_11" : "adult" } }
+    data = small("windows" => small["windows"].first(1), dancers:, bands: [{ "band" => "8_11", "home_by" => "18:50" }])
+    data["unavailable"] = away("t", "2027-01-04", to: "18:25") + away("u", "2027-01-04")
+    made = answer(plan(data))
+    expect([blocks(made, "learn").first.values_at("start", "missing"), faults(data, made)]).to eq [[25, ["d0"]], []]
+  end
+
   it "let the cheapest lead who is there lead, and nobody else" do
     data = small("windows" => small["windows"].first(1), unavailable: away("t", "2027-01-04"))
     expect(blocks(answer(plan(data)), "learn").first["lead"]).to eq ["u"]

@@ -5,6 +5,12 @@
 class SeasonChecks
   Called = Struct.new(:who, :role, :kind, :title, :from, :to, :rehearsal, :room, :piece, keyword_init: true)
 
+  # When whoever is of an age is due at home, in minutes of the day.
+  HOME = { "under_8" => 1110, "8_11" => 1200, "12_15" => 1260, "16_17" => 1320 }.freeze
+
+  # The longest work on end, in minutes.
+  ON_END = { "under_8" => 30, "8_11" => 45 }.freeze
+
   # plan: the one to be told; beside: those people go by for other pieces; now: local time. What happened since those
   # others were told is not held against this one.
   def initialize(studio, plan, now, beside: [])
@@ -77,7 +83,16 @@ class SeasonChecks
     day = @called.select { |each| each.who == who && each.rehearsal.date == slot.rehearsal.date }
     date = slot.rehearsal.date
     away = @studio.absences.where(person_id: who).any? { |each| date.between?(each.from_date, each.to_date) }
-    !away && day.none? { |each| each.from < slot.end_minute && slot.start_minute < each.to }
+    !away && day.none? { |each| each.from < slot.end_minute && slot.start_minute < each.to } && rested?(day, slot)
+  end
+
+  # Whether one slot more leaves them within what is worked on end.
+  def rested?(day, slot)
+    minutes = [*day.map { |each| [each.from, each.to] }, [slot.start_minute, slot.end_minute]]
+      .flat_map { |from, to| (from...to).to_a }.uniq.sort
+    stretches = minutes.slice_when { |one, other| other - one - 1 >= @studio.setting("rest") }
+    own = stretches.find { |run| run.include?(slot.start_minute) }
+    own.last - own.first + 1 <= @studio.setting("max_continuous")
   end
 
   def cancelled
@@ -105,7 +120,8 @@ class SeasonChecks
   end
 
   def crowded
-    full = @slots.reject(&:warm_up?).select do |slot|
+    own = @slots.select { |slot| slot.plan_id == @plan.id }
+    full = own.reject(&:warm_up?).select do |slot|
       slot.slot_people.count { |each| each.role == "dancer" } > slot.room.capacity ||
         slot.rehearsal.rooms.exclude?(slot.room)
     end
@@ -129,8 +145,10 @@ class SeasonChecks
 
   def late
     latest = @studio.setting("latest_finish")
+    bands = @studio.people.pluck(:id, :band).to_h
     @called
-      .select { |each| each.role == "dancer" && minors.include?(each.who) && each.to > latest }
+      .select { |each| each.role == "dancer" && minors.include?(each.who) && each.piece == @plan.piece_id }
+      .select { |each| each.to > [latest, HOME[bands[each.who]]].compact.min }
       .map { |each| say(each, "goes home too late") }
   end
 
@@ -161,9 +179,11 @@ class SeasonChecks
   def together
     most = @studio.setting("max_continuous")
     rest = @studio.setting("rest")
+    bands = @studio.people.where(adult: false).pluck(:id, :band).to_h
     tired = work.group_by { |each| [each.who, each.rehearsal.id] }.values.select do |same|
       minutes = same.flat_map { |each| (each.from...each.to).to_a }.uniq.sort
-      minutes.slice_when { |one, other| other - one - 1 >= rest }.any? { |run| run.last - run.first + 1 > most }
+      own = [most, ON_END[bands[same.first.who]]].compact.min
+      minutes.slice_when { |one, other| other - one - 1 >= rest }.any? { |run| run.last - run.first + 1 > own }
     end
     tired.map { |same| say(same.first, "has no rest") }
   end

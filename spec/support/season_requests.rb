@@ -5,6 +5,10 @@ module SeasonRequests
   FORMS = {
     "/people/:id/away" => -> { { "words" => "never Thursdays; 16 Feb" } },
     "/people/:id/habits/:number/delete" => -> { {} },
+    "/people/:id/comes" => -> { {} },
+    "/season/ask" => -> { {} },
+    "/my/:token/comes" => -> { grown_up && {} },
+    "/people/:id/out" => -> { { "days" => "3" } },
     "/season/who" => -> { { "away" => { dancer.id.to_s => ["2027-02-16"] }, "was" => {} } },
     "/my/:token/away" => -> { grown_up && { "words" => "from 18:00 on Tuesdays" } },
     "/my/:token/habits/:id/take-back" => -> { grown_up && {} },

@@ -95,6 +95,7 @@ module ValidRequests
     "/pieces/preview" => -> { piece_form },
     "/pieces" => -> { piece_form },
     "/pieces/:piece/archive" => -> { { "to" => "yes" } },
+    "/pieces/:piece/copy" => -> { { "title" => "Next Winter", "show_date" => "2028-03-04" } },
     "/pieces/:piece/music" => -> { music_form },
     "/pieces/:piece/music/cut" => -> { music_form },
     "/taps" => -> { { taps: (0..9).map { |i| i * 500 } } },

@@ -55,6 +55,7 @@ RSpec.describe "the build in the browser", :browser do
     all("button", text: "Take this way")[2].click
     expect(page).to have_text("sections, then joins")
     click_link "What if…"
+    find("summary", text: "Evenings and rooms").click
     within(find("form", text: "A rehearsal falls away")) { click_button "Show" }
     expect(page).to have_text("Without the rehearsal on").and have_text("Changes for people")
     click_button "Do it, and plan again"

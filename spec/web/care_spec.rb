@@ -1,9 +1,12 @@
 # frozen_string_literal: true
 
 require "web_helper"
+require "support/erasing_form"
 
 # What a plan keeps for bodies and for memory, as rows, on screens and call sheets; and how far a section was taught.
 RSpec.describe "care in the plan", :web do
+  include ErasingForm
+
   let(:studio) { make_studio }
   let(:director) { make_member(studio, "director") }
   let(:piece) { make_piece(studio, director) }
@@ -25,6 +28,43 @@ RSpec.describe "care in the plan", :web do
   def slots(kind, plan = latest)
     plan.slots.includes(:rehearsal, :slot_people).where(kind:)
       .sort_by { |slot| [slot.rehearsal.date, slot.start_minute] }
+  end
+
+  it "keeps minors' nights and a day of seven around what stands as told, which no window holds" do
+    dancers.each { |one| one.update!(adult: false) }
+    plan = told_plan
+    last = studio.rehearsals.order(:date).second
+    plan.slots.where(rehearsal: last).last.update!(start_minute: 1260, minutes: 30)
+    hours = { "start" => "08:00", "end" => "10:00", "rooms" => studio.rooms.ids.map(&:to_s) }
+    (-6..1).each do |i|
+      App::Rehearsals::Actions::Add.new(studio, { "single" => (last.date + i).iso8601, **hours }).run unless i.zero?
+    end
+    told = plan.slots.where(rehearsal: last).first
+    (-5..-1).each do |i|
+      day = studio.rehearsals.where(date: last.date + i).last
+      told.dup.tap { |slot| slot.update!(rehearsal: day, task_key: "learn-#{i}") && call(slot, dancers.first(1)) }
+    end
+    late = problem.unavailable.select { |entry| entry[:late] && entry[:date] == (last.date + 1).iso8601 }
+    expect(late.map { |entry| entry.values_at(:who, :from, :to) }).to include(
+      [id(dancers.second), 0, 570], [id(dancers.first), 0, 1440]
+    )
+    expect(late.select { |entry| entry[:to] == 1440 }.map { |entry| entry[:who] }).to eq [id(dancers.first)]
+  end
+
+  it "takes whom somebody comes and goes with into the price of an evening, and forgets it with them" do
+    sign_in director
+    ada, bram = dancers
+    form = { "name" => ada.name, "dances" => "1", "comes_with" => bram.id.to_s,
+             "lock_version" => ada.lock_version.to_s }
+    send_form "/people/#{ada.id}", form
+    expect(problem.price_list.siblings).to eq [[id(ada), id(bram)].sort]
+    expect(text("/people/#{ada.id}")).to include "Comes and goes with"
+    erase_person(bram.reload)
+    expect(ada.reload.comes_with_id).to be_nil
+  end
+
+  def call(slot, people)
+    people.each { |person| studio.slot_people.create!(slot:, person:, role: "dancer") }
   end
 
   def told_plan

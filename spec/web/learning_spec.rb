@@ -136,7 +136,7 @@ RSpec.describe "learning in full", :web do
     behind = text(who_has_it("/catch-up?person=#{dancers.last.id}"))
     expect(behind).to match(/Opening Walk nothing yet → at tempo .* Ada/)
     page = text(who_has_it("/next?minutes=20"))
-    expect(page).to match(/\d+ min (?:Catch up on|Drill|Teach \d eights? of) /)
+    expect(page).to match(/\d+ min (?:Show|Drill|Teach \d eights? of) /)
     expect(text(who_has_it("/next?minutes=5&room=nonsense"))).to include "in any room"
   end
 

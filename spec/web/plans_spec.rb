@@ -215,10 +215,12 @@ RSpec.describe "planning", :web do
         change=extra&date=2027-02-06&start=10:03&end=13:00
         change=extra&date=2026-02-06&start=10:00&end=13:00
         change=extra&date=9999-02-06&start=10:00&end=13:00
+        change=extra&date=2027-03-21&start=10:00&end=13:00
         change=teacher&section=0&teacher=0
-        change=magic
+        change=away&person=0&from=soon
       ].each do |query|
-        expect(send_form("#{plan_path}/what-if", Rack::Utils.parse_query(query)).status).to eq(404), query
+        expect(send_form("#{plan_path}/what-if", Rack::Utils.parse_query(query)).status).to eq(422), query
+        expect(last_response.body).to match(/after the show|Choose what is meant|Write a day/)
       end
       take_offer piece, "#{plan_path}/what-if", { "change" => "magic" }
       expect(last_response.status).to eq 404

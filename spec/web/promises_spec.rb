@@ -41,6 +41,39 @@ RSpec.describe "what people were told", :web do
     end
   end
 
+  it "is moved by hand in a draft only: nobody's calls change until it is told, for as many homes as it says" do
+    before = told_of(piece.published_plan, fixed)
+    first, second = fixed.to_a
+    slot = latest.slots.work.where(rehearsal: second, kind: %w[learn join]).order(:start_minute).last
+    last = studio.rehearsals.order(:date).last.id.to_s
+    send_form "/pieces/#{piece.id}/slots/#{slot.id}/move", { "rehearsal" => last }
+    moved = latest
+    expect([told_of(piece.published_plan, fixed), moved.published?]).to eq [before, moved.id == slot.plan_id]
+    send_form "#{path}s/#{moved.id}/publish", {}
+    expect(told_of(piece.published_plan, [first])).to eq told_of(moved, [first])
+  end
+
+  it "is warmed up anew where its evening has other hours, and loses what has no time to warm up before it" do
+    starts = fixed.to_h { |each| [each, latest.slots.work.where(rehearsal: each).pluck(:start_minute).uniq.sort] }
+    evening, times = starts.find { |_, all| all.size > 1 }
+    evening.update!(start_minute: times.last - 15)
+    take_offer piece, "#{path}/again", {}, way: "repair"
+    warm, work = latest.slots.where(rehearsal: evening).order(:start_minute).partition(&:warm_up?)
+    expect([warm.first.start_minute, work.first.start_minute]).to eq [evening.start_minute, times.last]
+  end
+
+  it "calls whoever is new to it only where that puts them neither in two places nor too long to work" do
+    slot = Struct.new(:id, :rehearsal, :start_minute, :end_minute, :slot_people, :work?, :warm_up?)
+    day = Struct.new(:date).new(NOW.to_date)
+    called = Struct.new(:person_id)
+    standing = [[1, 1080, 1100], [2, 1100, 1115], [3, 1115, 1130], [4, 1140, 1150]]
+      .map { |id, from, to| slot.new(id, day, from, to, [], true, false) }
+    other = slot.new(9, day, 1145, 1160, [called.new(7)], true, false)
+    care = Core::Planning::Care.new(max_continuous: 40, rest: 5)
+    asked = { others: [other], care:, bands: { 8 => "under_8" }, newcomers: ->(_) { [7, 8] } }
+    expect(App::Reading::JoinedCalls.new(standing, **asked).all).to eq(1 => [7, 8], 2 => [7], 3 => [8], 4 => [8])
+  end
+
   it "loses only what cannot be held: the ill teacher's lessons; nobody else's times move" do
     evening = fixed.last
     called = latest.slots.work.where(rehearsal: evening).flat_map(&:slot_people)

@@ -188,13 +188,16 @@ RSpec.describe "runs", :web do
       everybody.each { |id, role| studio.slot_people.create!(slot: row, person_id: id, role:) }
     end
     teacher.update!(adult: true)
+    studio.memberships.find_by!(role: "director").update!(person: teacher)
     send_form "/pieces/#{piece.id}/runs/drills", { "from" => "1.1", "to" => "1.1", "repetitions" => "2" }
     made = studio.slots.find(piece.drills.first.slot_id)
     expect([made.task_key, made.start_minute]).to eq ["drill-#{piece.drills.first.id}", first.end_minute]
+    expect(studio.mails.order(:id).last.body).to include("new, #{Formats::Times.clock(made.start_minute)}")
     expect(made.slot_people.pluck(:person_id, :role)).to match_array everybody
     expect(App::Reading::Unattended.new(studio, [made]).include?(made)).to be(false)
     send_form "/pieces/#{piece.id}/runs/drills/#{piece.drills.first.id}/drop", { "to" => "yes" }
     expect(studio.slots.exists?(made.id)).to be(false)
+    expect(studio.mails.order(:id).last.subject).to include "falls away"
   end
 
   def snapshot = App::Reading::PieceSnapshots.of(piece.reload)
@@ -270,9 +273,13 @@ RSpec.describe "runs", :web do
       add
       get file, {}, { "HTTP_RANGE" => "bytes=0-99" }
       expect([last_response.status, last_response.body.bytesize]).to eq [206, 100]
+      look = ->(path) { get(path).body.include?("/clips/#{clip.id}\"") }
+      shown = ["/pieces/#{piece.id}/steps", "/rehearsals/#{rehearsal.id}/call-sheet"]
+      clip.update!(kind: "reference", section: piece.sections.first)
+      expect(shown.map(&look)).to eq [true, true]
       send_form "/pieces/#{piece.id}/clips/consents/#{studio.consents.last.id}/withdraw", {}
       get file
-      expect(last_response.status).to eq 404
+      expect([last_response.status, *shown.map(&look)]).to eq [404, false, false]
       expect(get("/pieces/#{piece.id}/clips/#{clip.id}").body).to include("no yes (any more) for Bram Test")
       send_form "/pieces/#{piece.id}/clips/consents", { "person" => dancers[1].id.to_s, "by" => "", "given_on" => "" }
       expect(follow_redirect!.body).to include "Say who gave the yes."

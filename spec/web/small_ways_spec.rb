@@ -259,7 +259,7 @@ RSpec.describe "small ways", :web do
             .uniq
         ]
       ).to eq [mirela, [mirela.id]]
-      expect(send_form("#{path}/plan/what-if", ask.merge("teacher" => "0")).status).to eq 404
+      expect(send_form("#{path}/plan/what-if", ask.merge("teacher" => "0")).status).to eq 422
     end
   end
 

@@ -26,6 +26,9 @@ module App
           @calls ||= people.map { |person| call(person) }.sort_by { |c| [c.arrive, c.release, c.person.name] }
         end
 
+        # Whether it can still be decided what is done of it.
+        def tonight? = slots.any? && rehearsal.cancelled_at.nil? && rehearsal.date >= @now.to_date
+
         # The register is kept from the day of the rehearsal on.
         def register? = slots.any? && rehearsal.date <= @now.to_date
         def attendance = @attendance ||= rehearsal.attendances.pluck(:person_id, :present).to_h

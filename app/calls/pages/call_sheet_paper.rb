@@ -75,11 +75,8 @@ module App
         def names_of(calls) = calls.map { |call| posted.of(call.person) }.join(", ")
         def posted = @posted ||= Shared::PostedNames.new(people)
 
-        def away_names
-          gone = studio.absences.includes(:person).where("from_date <= :d AND to_date >= :d", d: rehearsal.date)
-          names = gone.map { |absence| posted.of(absence.person) }.uniq.sort
-          names.empty? ? [] : [names.join(", ")]
-        end
+        def away_name(person) = posted.of(person)
+        def away_names = away.empty? ? [] : [away.join(", ")]
 
         def start_points
           return [] if starts.empty?

@@ -5,7 +5,18 @@ module App
     module Pages
       # Everything of a piece that can be taken along as a file.
       class Piece < Reading::PiecePage
+        attr_reader :errors, :typed
+
+        # errors, typed: of the form of a copy that was refused.
+        def initialize(errors: {}, typed: {}, **rest)
+          super(**rest)
+          @errors = errors
+          @typed = typed
+        end
+
         def screen = :share_out
+        def copy_title = I18n.t("pieces.copy_title", title: piece.title)[0, 80]
+
         def title = "#{I18n.t('files.title')} · #{piece.title}"
 
         # [[words, path without ending], …] of what is printed whole.

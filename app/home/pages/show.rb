@@ -61,7 +61,7 @@ module App
         def decisions
           @decisions ||= begin
             of_pieces = pieces.flat_map { |card| decisions_of(card) }
-            [*names_waiting, *unconfirmed, *proposed_words, *of_pieces.first(SHOWN), *nobody_called,
+            [*names_waiting, *unconfirmed, *proposed_words, *of_pieces.first(SHOWN), *nobody_called, *not_said,
              *of_pieces.drop(SHOWN)]
           end
         end
@@ -119,6 +119,14 @@ module App
           words = { day: Shared::Dates.day(evenings.first.date), count: evenings.size - 1 }
           text = I18n.t(evenings.one? ? "decisions.nobody_called" : "decisions.nobody_called_several", **words)
           [[text, "/season", studio.name]]
+        end
+
+        # How many have not said when they can come: names only behind a tap, for the director and the assistant.
+        def not_said
+          return [] unless director? || member.role == "assistant"
+
+          count = season.memo([:not_said, now.to_date]) { Reading::NotSaid.new(studio, now.to_date).people.size }
+          count.zero? ? [] : [[I18n.t("not_said.line", count:), "/season/who#not-said", studio.name]]
         end
 
         # Words that choreographers propose: the director's to take in.

@@ -21,6 +21,18 @@ module App
 
         def lines = @lines ||= person ? core.for(person.id, among: present) : []
         def minutes = lines.sum(&:minutes)
+
+        # "Show Ada what is new: Drift, 10 min, with Bruno."
+        def sentence
+          said = lines.first(3).map do |line|
+            words = { what: item_name(line.item), minutes: line.minutes }
+            next I18n.t("catch_up.alone", **words) unless line.buddy
+
+            I18n.t("catch_up.one", **words, buddy: people.fetch(line.buddy).first_name)
+          end
+          I18n.t("catch_up.show", name: person.first_name, list: said.join("; "))
+        end
+
         def buddies = lines.filter_map(&:buddy).uniq
         def from(line) = line.rung.zero? ? I18n.t("catch_up.nothing") : rung(line.rung)
 

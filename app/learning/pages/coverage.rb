@@ -29,17 +29,11 @@ module App
 
         private
 
-        def coverage = @coverage ||= Core::Learning::Coverage.new(items, progress, runs:)
-
-        # Stretches that were run in rehearsals behind us, as people were told them.
-        def runs
-          piece.studio.slots.joins(:plan, :rehearsal)
-            .where(kind: %w[chain run], plans: { piece_id: piece.id })
-            .where(rehearsals: { date: ...today, cancelled_at: nil })
-            .where.not(plans: { published_at: nil })
-            .distinct.pluck(:from_link, :to_link)
-            .filter_map { |from, to| (from..to) if from && to }
+        def coverage
+          @coverage ||= Core::Learning::Coverage.new(items, progress, runs: runs.ranges, danced: runs.danced)
         end
+
+        def runs = @runs ||= Reading::RunTwice.new(piece, order, today)
       end
     end
   end

@@ -32,54 +32,20 @@ module App
           present ? I18n.t("spine.here", count: there.size) : I18n.t("spine.whole_cast")
         end
 
-        def offers = @offers ||= core.offers
+        # On an evening that is meant in the order in which one uses it, else the best first.
+        def offers = @offers ||= rehearsal ? half_hour.uses : half_hour.offers
 
-        def title_of(offer)
-          I18n.t("next_best.kinds.#{offer.kind}", name: item_name(offer.item), count: offer.eights.to_i)
-        end
-
-        # What it opens, the strongest first.
-        def opens(offer)
-          [
-            (I18n.t("next_best.longer", count: offer.longer) if offer.longer.positive?),
-            (I18n.t("next_best.blocks", count: offer.blocks, kind: kind_word) if offer.blocks.positive?),
-            (I18n.t("next_best.rungs", count: offer.rungs) if offer.rungs.positive?)
-          ].compact
-        end
-
-        def who(offer) = call_names.short(offer.people)
+        def title_of(offer) = half_hour.title(offer)
+        def opens(offer) = half_hour.opens(offer)
+        def who(offer) = half_hour.who(offer)
 
         private
 
-        def kind_word = I18n.t("ready.kinds.#{kind}").downcase
-        def call_names = @call_names ||= Shared::CallNames.new(piece)
-
-        # The first kind of run that is not ready yet.
-        def kind
-          @kind ||= Core::Learning::Readiness::KINDS.find do |each|
-            !Core::Learning::Readiness.new(items, progress, kind: each).ready?
-          end || Core::Learning::Readiness::KINDS.last
-        end
-
-        def core
-          Core::Planning::NextBest.new(
-            tasks,
-            minutes:,
-            people: there,
-            kind:,
-            chain: { links: order.links.size, share: piece.setting("ready_share") }
+        def half_hour
+          @half_hour ||= Reading::NextHalfHour.new(
+            piece, date: rehearsal&.date || today, minutes:, people: there, out: away, room:
           )
         end
-
-        def tasks
-          Core::Planning::NextTasks.new(
-            work, items:, progress:, estimate:, today:, teachers:, reached: Reading::TaughtSoFar.new(piece).to_h,
-                  capacity: room&.capacity
-          )
-        end
-
-        # Today's register knows dancers; a choreographer is there unless away that day.
-        def teachers = piece.studio.people.choreographers.ids - away
 
         def away
           day = rehearsal&.date || today

@@ -31,7 +31,16 @@ module App
         # "ready for a stumble-through; two things block running it marked"
         def summary_words
           ready = KINDS.take_while { |each| blocks(each).empty? }.last
-          ready ? I18n.t("ready.up_to", kind: I18n.t("ready.kinds.#{ready}").downcase) : I18n.t("ready.not_yet")
+          return I18n.t("ready.up_to", kind: I18n.t("ready.kinds.#{ready}").downcase) if ready
+
+          I18n.t(unticked? ? "ready.unticked" : "ready.not_yet")
+        end
+
+        # Whether what keeps it from a stumble-through was danced in two runs, and nobody ticked it.
+        def unticked?
+          open = blocks(KINDS.first).select { |block| block.have.zero? }
+          twice = Reading::RunTwice.new(piece, order, today)
+          open.any? && open.count { |block| twice.danced?(block.item) } * 2 > open.size
         end
 
         def rows = @rows ||= blocks(kind).map { |block| row(block) }

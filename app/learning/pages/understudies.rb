@@ -10,6 +10,10 @@ module App
         def panel = :understudies
         def name? = Piece::Policy.new(member, piece).tick?
         def rows = @rows ||= items.everybody.map { |id| part(people.fetch(id)) }.sort_by { |row| row.person.name }
+
+        # Parts that somebody learns or is close to, and all the others.
+        def shown = rows.reject { |row| apart?(row) }
+        def apart = rows.select { |row| apart?(row) }
         def dancers = @dancers ||= items.everybody.map { |id| people.fetch(id) }.sort_by(&:name)
 
         # "has 8 of 11, 3 of them as a cover; away from own place in 2 links"
@@ -34,6 +38,8 @@ module App
         def row_of(cover, person) = named_rows.find { |row| row.person_id == cover && row.covers_person_id == person }
 
         private
+
+        def apart?(row) = row.named.empty? && close(row).empty?
 
         def named_rows = @named_rows ||= piece.understudies.order(:id).to_a
 

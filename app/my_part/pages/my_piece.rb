@@ -42,6 +42,13 @@ module App
         def mine = items.for(@person.id)
         def have = mine.count { |item| progress.learned?(@person.id, item.key) }
 
+        # What was taught while they were not there, in sentences.
+        def new_since
+          return [] unless @now
+
+          NewSince.new(@piece, @person, @now, items:, progress:).sentences
+        end
+
         # What is not yet learned, in the order of the piece, at most eight.
         def owed
           mine

@@ -43,12 +43,20 @@ module App
         # Whether absences are said here: by a guardian, or by somebody grown up.
         def says_away? = guardian? || person.adult
         def absences = person.absences.where(habit_id: nil, to_date: today..).order(:from_date)
+
+        # Whether they are asked when they can come, and have not said.
+        def asked_days?
+          return false unless says_away? && @studio.days_asked_on
+
+          Reading::NotSaid.new(@studio, today).include?(person)
+        end
+
         def habits = person.habits.order(:weekday).to_a
 
         def away_words(row)
-          return People::AwayWords.habit(row) if row.is_a?(Records::Habit)
+          return Shared::AwayWords.habit(row) if row.is_a?(Records::Habit)
 
-          People::AwayWords.days(row.from_date, row.to_date, row.from_minute, row.to_minute)
+          Shared::AwayWords.days(row.from_date, row.to_date, row.from_minute, row.to_minute)
         end
 
         # Every word that staff wrote to this person alone, newest first: [[day, words, who], …].

@@ -74,11 +74,12 @@ module App
 
         def rename(waiting)
           now = Shared::Clock.now
+          @studio.people.where(comes_with_id: @person.id).update_all(comes_with_id: nil)
           @person.update!(
             name: I18n.t("kept.person_gone", number: @person.id), former_names: [], names_waiting: waiting,
             roster_groups: [], roster_leads: [], needs: "",
             initials: "", rings: "", client_id: nil, family_word: nil, sheet_token: nil, erased_at: now,
-            archived_at: @person.archived_at || now
+            comes_said_on: nil, comes_with_id: nil, archived_at: @person.archived_at || now
           )
         end
 

@@ -24,6 +24,7 @@ module App
             teaches: @params["teaches"] == "1",
             **age,
             **needs,
+            **together,
             rings: @params.fetch("rings", @person.rings).to_s.strip,
             tape:
           )
@@ -49,6 +50,14 @@ module App
           return {} unless @params.key?("needs")
 
           { wheels: @params["wheels"] == "1", needs: @params["needs"].to_s.gsub(/\s+/, " ").strip }
+        end
+
+        # Whom they come and go with; what is not sent stays.
+        def together
+          return {} unless @params.key?("comes_with")
+
+          id = @params["comes_with"].to_s[/\A\d{1,18}\z/]
+          { comes_with: @studio.people.where.not(id: @person.id).find_by(id:) }
         end
 
         def tape

@@ -18,7 +18,7 @@ module App
           return Shared::Result.no({ words: I18n.t("away.unread", text: @words.unread[0, 60]) }) if @words.unread
 
           Records::Absence.transaction { @words.all.each { |line| line.weekdays ? habit(line) : days(line) } }
-          Shared::Result.ok(@words.all.map { |line| AwayWords.line(line) })
+          Shared::Result.ok(@words.all.map { |line| Shared::AwayWords.line(line) })
         end
 
         private

@@ -7,14 +7,22 @@ module App
       class Show
         attr_reader :person, :member, :errors, :link
 
-        def initialize(person, member, today, errors: {}, typed: nil, link: nil)
+        # now: the studio's local time.
+        def initialize(person, member, now, errors: {}, typed: nil, link: nil)
           @person = person
           @member = member
-          @today = today
+          @now = now
+          @today = now.to_date
           @errors = errors
           @typed = typed || {}
           @link = link
         end
+
+        # What it means that they are out today.
+        def out = @out ||= Out.new(person, @now)
+
+        # Whom they could come and go with.
+        def companions = @companions ||= person.studio.people.dancers.where.not(id: person.id).to_a
 
         def title = person.name_was || person.name
         def screen = :people
@@ -27,8 +35,8 @@ module App
         def visits = @visits ||= VisitsForm.of(person)
         def dates = @typed.fetch("dates") { visits.now.keys.join("\n") }
 
-        def absence_text(row) = AwayWords.days(row.from_date, row.to_date, row.from_minute, row.to_minute)
-        def habit_text(habit) = AwayWords.habit(habit)
+        def absence_text(row) = Shared::AwayWords.days(row.from_date, row.to_date, row.from_minute, row.to_minute)
+        def habit_text(habit) = Shared::AwayWords.habit(habit)
 
         # [[title, tail of its address, Records::PersonLink that lives or nil, words], …]: the dancer's own, and for a
         # minor a guardian's.

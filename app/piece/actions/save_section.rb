@@ -37,6 +37,7 @@ module App
             **schools,
             being_made: @params["being_made"] == "yes",
             known: @params["known"] == "yes",
+            run_without: @params["run_without"] == "yes",
             learned_way: @params["learned_way"].presence,
             learned_runs: @params["learned_runs"].presence,
             layered_ladder: @params["layered_ladder"] == "yes",

@@ -36,6 +36,7 @@ module App
         def tick? = Policy.new(member, piece).tick?
         def layered? = @typed ? @typed["layered_ladder"] == "yes" : section.layered_ladder
         def known? = @typed ? @typed["known"] == "yes" : section.known
+        def run_without? = @typed ? @typed["run_without"] == "yes" : section.run_without
         def being_made? = @typed ? @typed["being_made"] == "yes" : section.being_made
         def choreographers = piece.studio.people.choreographers
         # Who could teach it with its owner.

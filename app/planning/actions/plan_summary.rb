@@ -43,6 +43,8 @@ module App
         end
 
         def repair_text(repair)
+          return world.text(repair) if repair.kind == :change
+
           days = repair.window ? { repair.window.date => Shared::Dates.day(Date.iso8601(repair.window.date)) } : {}
           names = { **@draft.names, **days }
           Core::Planning::RepairWriter.new(names, say: I18n.method(:t), hours: world.method(:hours)).text(repair)

@@ -38,7 +38,7 @@ module App
         def now_draft = Reading::PlanDraft.new(@piece, @piece.studio.local(Shared::Clock.now), soon: @offer.soon?)
 
         def take
-          windows = @offer.kind == "what_if" ? AcceptChange.new(@piece, @offer.asked).run : {}
+          windows = @offer.kind == "what_if" ? Changes.of(@piece, @offer.asked).run(@account) : {}
           choose_school
           plan = write(windows)
           @offer.update!(taken_at: Shared::Clock.now)

@@ -8,7 +8,7 @@ module App
       class ChangedPlan
         attr_reader :draft
 
-        # change: Reading::WhatIfChange.
+        # change: Changes::Change.
         def initialize(piece, now, change)
           @draft = Reading::PlanDraft.new(piece, now, what_if: change)
         end

@@ -13,7 +13,7 @@ module App
 
         def by_school
           asked = { "change" => "school", "school" => @offer.asked["school"] }
-          change = Reading::WhatIfChange.new(@piece, asked)
+          change = Changes.of(@piece, asked)
           change.valid? ? Reading::PlanDraft.new(@piece, @now, what_if: change) : draft
         end
 

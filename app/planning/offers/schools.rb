@@ -12,7 +12,7 @@ module App
 
         def by(key)
           asked = { "change" => "school", "school" => key }
-          draft = Reading::PlanDraft.new(@piece, @now, what_if: Reading::WhatIfChange.new(@piece, asked))
+          draft = Reading::PlanDraft.new(@piece, @now, what_if: Changes.of(@piece, asked))
           [draft, made(nil, draft)]
         end
 

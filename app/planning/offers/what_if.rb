@@ -24,7 +24,7 @@ module App
           { facts:, plans: { WAY => offered.stored } }
         end
 
-        def change = @change ||= Reading::WhatIfChange.new(@piece, @offer.asked)
+        def change = @change ||= Changes.of(@piece, @offer.asked)
         def changed = @changed ||= ChangedPlan.new(@piece, @now, change)
 
         def now_side

@@ -6,15 +6,15 @@ module App
       # The build: the chain down the side, rehearsals across, learning as tape, joins as two rings between rows,
       # chains and runs as bars over all rows they cover.
       class BuildPicture
-        SIDE = 150
+        SIDE = BuildColumns::SIDE
         HEAD = 56
-        ROW = 38
-        WIDTH = 848
+        # So many links have rows of full height.
+        FEW = 14
 
         def initialize(page) = @page = page
 
-        def width = SIDE + (step * columns.size)
-        def height = HEAD + (ROW * links.size) + 40
+        def width = layout.whole
+        def height = HEAD + (tall * links.size) + 40
 
         def svg
           inner =
@@ -34,19 +34,20 @@ module App
 
         def links = @page.order.links
         def columns = @columns ||= @page.rehearsals
-        def step = @step ||= ((WIDTH - SIDE) / [columns.size, 1].max.to_f).clamp(30, 90)
-        def x(rehearsal_id) = SIDE + (step * index.fetch(rehearsal_id))
+        def layout = @layout ||= BuildColumns.new(columns.size, behind)
+        def behind = columns.size - @page.open_rehearsals.size
+        def x(rehearsal_id) = layout.x(index.fetch(rehearsal_id))
+        def step(rehearsal_id) = layout.width(index.fetch(rehearsal_id))
         def index = @index ||= columns.each_with_index.to_h { |rehearsal, i| [rehearsal.id, i] }
-        def y(row) = HEAD + (ROW * (row - 1))
+        def tall = links.size > FEW ? 28 : 38
+        def y(row) = HEAD + (tall * (row - 1))
         def bottom = y(links.size + 1)
 
         def past
-          count = columns.size - @page.open_rehearsals.size
-          if count.zero?
-            ""
-          else
-            Shared::Drawing.tag(:rect, x: SIDE, y: HEAD, width: step * count, height: bottom - HEAD, class: "past")
-          end
+          return "" if behind.zero?
+
+          wide = layout.x(behind) - SIDE
+          Shared::Drawing.tag(:rect, x: SIDE, y: HEAD, width: wide, height: bottom - HEAD, class: "past")
         end
 
         # Where a slot can be dropped: one invisible column a rehearsal ahead.
@@ -56,9 +57,9 @@ module App
             if open.include?(rehearsal)
               Shared::Drawing.tag(
                 :rect,
-                x: SIDE + (step * i),
+                x: layout.x(i),
                 y: HEAD,
-                width: step,
+                width: layout.width(i),
                 height: bottom - HEAD,
                 class: "column",
                 data_column: rehearsal.id
@@ -88,8 +89,8 @@ module App
             columns.each_index.map do |i|
               Shared::Drawing.tag(
                 :line,
-                x1: SIDE + (step * i),
-                x2: SIDE + (step * i),
+                x1: layout.x(i),
+                x2: layout.x(i),
                 y1: HEAD,
                 y2: bottom,
                 class: "grid"
@@ -102,14 +103,22 @@ module App
         def heads
           columns.each_with_index.map do |rehearsal, i|
             date = rehearsal.date
-            same = i.positive? && columns[i - 1].date.month == date.month
-            named = same ? "" : head(i, 14, "month", Shared::Dates.month(date))
-            named + head(i, 31, "head", date.day.to_s)
+            named = first_of_month?(i) ? head(i, 14, "month", Shared::Dates.month(date)) : ""
+            layout.folded?(i) ? named : named + head(i, 31, "head", date.day.to_s)
           end.join
         end
 
+        # Whether a month is named over a column: over its first, as long as the next one's name does not meet it.
+        def first_of_month?(at)
+          return false if at.positive? && columns[at - 1].date.month == columns[at].date.month
+
+          later = ((at + 1)...columns.size).find { |i| columns[i].date.month != columns[at].date.month }
+          later.nil? || layout.x(later) - layout.x(at) > 30
+        end
+
         def head(column, y, kind, words)
-          Shared::Drawing.text(words, x: SIDE + (step * (column + 0.5)), y:, text_anchor: "middle", class: kind)
+          middle = layout.x(column) + (layout.width(column) / 2.0)
+          Shared::Drawing.text(words, x: middle, y:, text_anchor: "middle", class: kind)
         end
 
         def rows
@@ -120,9 +129,9 @@ module App
               x: 0,
               y: top + 5,
               width: 8,
-              height: ROW - 10,
+              height: tall - 10,
               fill: Shared::Tape.fill(@page.tape(link.section), "build")
-            ) + Shared::Drawing.text(link.name, x: 16, y: top + 23, class: "row-name") + echo(link, top)
+            ) + Shared::Drawing.text(link.name, x: 16, y: top + (tall / 2) + 4, class: "row-name") + echo(link, top)
           end.join
         end
 
@@ -133,7 +142,7 @@ module App
             Shared::Drawing.text(
               I18n.t("echo.marks.#{link.echo}"),
               x: SIDE - 8,
-              y: top + 23,
+              y: top + (tall / 2) + 4,
               text_anchor: "end",
               class: "echo"
             )
@@ -153,7 +162,7 @@ module App
         end
 
         # The share of a column that lessons and joins have: bars stand beside them.
-        def room(slot) = step * (@bars.key?(slot.rehearsal_id) ? 0.48 : 0.62)
+        def room(slot) = step(slot.rehearsal_id) * (@bars.key?(slot.rehearsal_id) ? 0.48 : 0.62)
 
         def block(slot)
           return seam(slot) if slot.kind == "join"
@@ -163,14 +172,14 @@ module App
         end
 
         def lesson(slot, link)
-          tall = (ROW - 10) * (slot.minutes / 45.0).clamp(0.35, 1)
+          high = (tall - 10) * (slot.minutes / 45.0).clamp(0.35, 1)
           Shared::Drawing.tag(
             :rect,
             Shared::Drawing.title(tip(slot)),
             x: x(slot.rehearsal_id) + 3,
-            y: y(link.index) + 5 + ((ROW - 10 - tall) / 2),
-            width: room(slot) - 3,
-            height: tall,
+            y: y(link.index) + 5 + ((tall - 10 - high) / 2),
+            width: [room(slot) - 3, 3].max,
+            height: high,
             fill: Shared::Tape.fill(@page.tape(link.section), "build"),
             class: "lesson #{slot.kind}#{pinned(slot)}",
             **handle(slot)
@@ -182,15 +191,19 @@ module App
 
           cx = x(slot.rehearsal_id) + 1.5 + (room(slot) / 2)
           edge = edge_of(slot)
+          r = ring(slot)
           Shared::Drawing.tag(
             :g,
             Shared::Drawing.title(tip(slot)) +
-              Shared::Drawing.tag(:circle, cx:, cy: edge - 3.5, r: 5.5, class: "seam") +
-              Shared::Drawing.tag(:circle, cx:, cy: edge + 3.5, r: 5.5, class: "seam"),
+              Shared::Drawing.tag(:circle, cx:, cy: edge - 3.5, r:, class: "seam") +
+              Shared::Drawing.tag(:circle, cx:, cy: edge + 3.5, r:, class: "seam"),
             class: "seam-slot#{pinned(slot)}",
             **handle(slot)
           )
         end
+
+        # Rings stay clear of the bars beside them.
+        def ring(slot) = ((room(slot) - 2.5) / 2).clamp(2.0, 5.5)
 
         # Where a join is drawn: between its links; the opening above the first, the ending below the last.
         def edge_of(slot)
@@ -205,12 +218,13 @@ module App
 
         # Bars of a rehearsal stand at the right of its column, in order of time.
         def bar(slot, order, count)
-          wide = [step * 0.2, 9, (step * 0.54 / count) - 1.3].min
+          step = step(slot.rehearsal_id)
+          wide = [step * 0.2, 9, (step * 0.5 / count) - 1.3].min.clamp(0.8, 9)
           top, bottom = bar_ends(slot)
           Shared::Drawing.tag(
             :rect,
             Shared::Drawing.title(tip(slot)),
-            x: x(slot.rehearsal_id) + step - 1 - ((count - order) * (wide + 1.3)),
+            x: x(slot.rehearsal_id) + step - 1 - ((count - order) * (wide + gap(count))),
             y: top + 4,
             width: wide,
             height: bottom - top - 8,
@@ -219,6 +233,8 @@ module App
             **handle(slot)
           )
         end
+
+        def gap(count) = count > 6 ? 0.4 : 1.3
 
         def bar_ends(slot)
           from = (slot.from_link || 1).clamp(1, links.size)
@@ -231,8 +247,7 @@ module App
         end
 
         def today
-          count = columns.size - @page.open_rehearsals.size
-          at = SIDE + (step * count)
+          at = layout.x(behind)
           Shared::Drawing.tag(:line, x1: at, x2: at, y1: HEAD - 4, y2: bottom + 20, class: "today") +
             Shared::Drawing.text(
               I18n.t("build.today"),

@@ -26,6 +26,8 @@ module App
         def moving_path = director? ? path("/slots/") : ""
 
         def draft? = plan && !plan.published?
+        # Whether so many rehearsals need the whole width of the page.
+        def wide? = !plan.nil? && BuildColumns.wide?(rehearsals.size)
         def build = kept([:build, director?]) { BuildPicture.new(self).svg }
         def draft = @draft ||= Reading::PlanDraft.new(piece, now)
         def season = draft.season
@@ -47,7 +49,17 @@ module App
         def runs = kept(:runs) { slots.select { |slot| slot.kind == "run" }.sort_by { |slot| slot.rehearsal.date } }
         def first_run = runs.first&.rehearsal&.date
         def ready_on = unplaced.empty? ? runs.last&.rehearsal&.date : nil
-        def slack = ready_on && piece.show_date && (piece.show_date - ready_on).to_i
+        # Days between its last run and the first of its aims; below nought where that is missed.
+        def slack = ready_on && aim && (aim - ready_on).to_i
+        def aim = due || piece.show_date
+
+        # "9 days to spare", "2 days too late for Fri 26 Feb"
+        def slack_text
+          return I18n.t("plans.spare", count: slack) unless slack.negative?
+
+          I18n.t("plans.late", count: -slack, day: Shared::Dates.day(aim))
+        end
+
         def full_runs = piece.setting("full_runs")
         def school = plan ? plan.school : piece.setting("school")
 
@@ -84,6 +96,9 @@ module App
 
         # Of how many homes telling this draft changes the next two days.
         def soon = @soon ||= Reading::SoonChanged.new(plan, Shared::Clock.now).homes.size
+
+        # What there is to do and what there is for it, before a plan is made.
+        def needs = @needs ||= WhatItNeeds.new(draft)
 
         def deadlines = season.deadlines
         def due = season.due

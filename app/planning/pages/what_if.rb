@@ -9,6 +9,15 @@ module App
         PATH = PATHS.fetch(KIND)
         Side = Struct.new(:ready, :unplaced, :waiting, :most, :reasons, keyword_init: true)
 
+        attr_reader :fault
+
+        # typed: what was asked and not understood; fault: why not.
+        def initialize(typed: nil, fault: nil, **rest)
+          super(**rest)
+          @typed = typed
+          @fault = fault
+        end
+
         def title = "#{I18n.t('what_if.title')} · #{piece.title}"
         def text = facts.fetch("text")
         def sides = [now_side, then_side]
@@ -19,18 +28,21 @@ module App
         def changes = facts.fetch("changes").symbolize_keys
 
         # What was asked, to begin with it again.
-        def asked = offer ? offer.asked : {}
+        def asked = @typed || (offer ? offer.asked : {})
+        def asked_of(form) = asked["change"] == form.kind ? asked : {}
+
+        # Forms of the group that was asked from last, and those about people, stand open.
+        def open?(group) = forms.fetch(group).any? { |form| form.kind == asked["change"] } || group == "people"
 
         def rehearsals = @rehearsals ||= Records::Mapping::Seasons.new(piece, now:).open
-        def rooms = piece.studio.rooms.open.to_a
+        # {group => [WhatIfForms::Form]}
+        def forms = @forms ||= WhatIfForms.new(self).all
 
-        # Who dances or teaches in the piece.
-        def everybody
-          ids = snapshot.cast.keys | piece.sections.filter_map(&:choreographer_id)
-          people.values_at(*ids).compact.sort_by(&:name)
+        # What doing it changes besides the plan, in sentences.
+        def besides
+          change = Changes.of(piece, asked)
+          change.valid? ? change.besides : []
         end
-
-        def teachers = piece.studio.people.choreographers.order(:name)
 
         # People who are away on any of the rehearsals ahead.
         def away

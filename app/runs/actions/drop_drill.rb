@@ -27,6 +27,7 @@ module App
         end
 
         def remove
+          TellDrill.new(own_slot, "drill_gone").run
           @drill.studio.slot_people.where(slot_id: own_slot.id).delete_all
           own_slot.delete
         end

@@ -111,6 +111,7 @@ module App
             section_ids: links.map { |link| order.links[link - 1].section.id }.uniq
           )
           Records::SlotPerson.add_all([*people.map { |id| called(slot, id, "dancer") }, called(slot, adult, "teacher")])
+          TellDrill.new(slot.reload, "drill_new").run
           slot
         end
 

@@ -38,16 +38,7 @@ module App
           true
         end
 
-        # A day out of a longer absence: what is before and after it stays.
-        def comes(person, date)
-          rows = whole(person, date).to_a
-          rows.each do |row|
-            rest = [[row.from_date, date - 1], [date + 1, row.to_date]].select { |from, to| from <= to }
-            rest.each { |from, to| person.absences.create!(studio_id: @studio.id, from_date: from, to_date: to) }
-            row.destroy!
-          end
-          rows.any?
-        end
+        def comes(person, date) = whole(person, date).to_a.each { |row| row.leave_out(date..date) }.any?
 
         def whole(person, date)
           person.absences.where(from_minute: nil, to_minute: nil).where("from_date <= :d AND to_date >= :d", d: date)

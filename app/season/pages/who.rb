@@ -20,6 +20,11 @@ module App
         def may_say? = member.director? || member.role == "assistant"
         def rehearsals = @rehearsals ||= season.still_ahead(now).uniq(&:date).first(MOST)
 
+        # Who has said nothing yet, and whether they may be reminded.
+        def silent = @silent ||= not_said.people
+        def may_ask? = not_said.may_ask?
+        def again_on = not_said.again_on
+
         # [[title, [person]], …]: dancers of what is rehearsed, then teachers.
         def groups
           pieces = studio.pieces.running.ids
@@ -42,7 +47,7 @@ module App
           row = by_person.fetch(person.id, []).find { |each| date.between?(each.from_date, each.to_date) }
           return "" unless row
 
-          words = People::AwayWords.times(row.from_minute, row.to_minute)
+          words = Shared::AwayWords.times(row.from_minute, row.to_minute)
           words[:until] && words[:from] ? "#{words[:until]}–#{words[:from]}" : sign(words)
         end
 
@@ -53,6 +58,8 @@ module App
         end
 
         private
+
+        def not_said = @not_said ||= Reading::NotSaid.new(studio, now.to_date)
 
         def season = @season ||= Reading::SeasonSnapshots.of(studio, now)
         def by_person = @by_person ||= studio.absences.where(to_date: now.to_date..).order(:id).group_by(&:person_id)

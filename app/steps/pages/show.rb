@@ -25,6 +25,9 @@ module App
         # What an address says that shows this section and version.
         def shown = { section: section.id, version: kind }.compact
 
+        # Clips of it, to look at.
+        def clips = Reading::ReferenceClips.new(piece.studio).of([section])
+
         def section
           @section ||= sections.find { |each| each.id == @section_id } || picked_link&.section || sections.first
         end

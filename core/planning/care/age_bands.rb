@@ -31,6 +31,9 @@ module Core
       # When somebody is home, given the studio's own latest minute; the same where no band is said.
       def home_by(band, latest) = [MINORS[band]&.home_by, latest].compact.min
 
+      # Longest work on end, given the studio's own figure.
+      def on_end(band, most) = [MINORS[band]&.on_end, most].compact.min
+
       # Most minutes a day, given the studio's own figure.
       def minutes_a_day(band, most) = [MINORS[band]&.minutes_a_day, most].compact.min
     end

@@ -32,9 +32,23 @@ module Core
       def people(placement, window)
         hit =
           @tasks[placement.task].people.filter_map do |who|
-            (entry = entries(who, placement, window).first) && [kind(entry), who]
+            (entry = in_the_way(who, placement, window)) && [kind(entry), who]
           end
         hit.group_by(&:first).map { |kind, pairs| conflict(kind, placement, pairs.map(&:last)) }
+      end
+
+      # Who dances it and is away for a third of it or less is there: they come late, or go early.
+      def in_the_way(who, placement, window)
+        found = entries(who, placement, window)
+        return found.first unless @tasks[placement.task].dancers.include?(who)
+
+        found.find { |entry| kind(entry) != :away || missed?(entry, placement, window) }
+      end
+
+      def missed?(entry, placement, window)
+        from = window.start + placement.start
+        gone = [entry[:to] || 1440, from + placement.minutes].min - [entry[:from] || 0, from].max
+        gone * Attendance::MISSED > placement.minutes
       end
 
       def kind(entry)

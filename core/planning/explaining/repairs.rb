@@ -6,14 +6,16 @@ module Core
     # kept. That world is the problem itself, changed, and a quick search; whoever knows more of it (what a change does
     # to the tasks, how a plan is made again) passes it in.
     class Repairs
-      # kind: :rehearsal, :freed, :fewer_passes, :room, :runs or :quorum; who, window, share: what it is about; problem:
-      # as it would be.
-      Repair = Struct.new(:kind, :who, :window, :share, :problem, :ready_window, keyword_init: true)
+      # kind: :rehearsal, :freed, :fewer_passes, :room, :runs or :quorum, with who, window, share: what it is about; or
+      # :change, of which the world alone knows what it is (about). problem: as it would be.
+      Repair = Struct.new(:kind, :who, :window, :share, :about, :problem, :ready_window, keyword_init: true)
       FEWER = 0.8
+      FEWER_RUNS = 3
 
       # quorum: the share of its dancers with which learning may go ahead.
-      # world: answers plan(repair), the Plan as it would be made then, or nil where that cannot be done; and
-      # quorums, the shares of dancers to try.
+      # world: answers plan(repair), the Plan as it would be made then, or nil where that cannot be done; quorums, the
+      # shares of dancers to try; gentle(tasks) and changes(tasks), what else could be tried for tasks that found no
+      # place, [about]: what costs people little, and what changes how the piece is built.
       def initialize(problem, unplaced, seed: 0, most: 4, quorum: 0.8, world: nil, stop: -> { false })
         @world = world
         @quorum = Quorum.new(share: quorum)
@@ -26,7 +28,8 @@ module Core
 
       # [Repair] that were tried and give a complete plan.
       def all
-        candidates.lazy.reject { |_| @stop.call }.filter_map { |repair| tried(repair) }.first(@most)
+        found = candidates.lazy.reject { |_| @stop.call }.filter_map { |repair| tried(repair) }
+        found.uniq { |repair| repair.kind == :runs ? :runs : repair }.first(@most)
       end
 
       private
@@ -36,7 +39,14 @@ module Core
         repair.dup.tap { |found| found.ready_window = plan.ready_window } if plan&.complete?
       end
 
-      def candidates = [*freed, *(@world ? quorums : quorum), *rehearsal, *runs, *rooms, *fewer]
+      # What is asked of people comes after what others can do, and fewer dancers last.
+      def candidates
+        return [*freed, *quorum, *rehearsal, *runs, *rooms, *fewer] unless @world
+
+        [*of_world(:gentle), *freed, *rehearsal, *runs, *of_world(:changes), *rooms, *fewer, *quorums]
+      end
+
+      def of_world(which) = @world.public_send(which, lost).map { |about| Repair.new(kind: :change, about:) }
 
       # Smaller shares of its dancers with which learning goes ahead, as a wish of the whole plan.
       def quorums = @world.quorums.map { |share| Repair.new(kind: :quorum, share:) }
@@ -129,17 +139,24 @@ module Core
         Repair.new(kind: :rehearsal, window:, problem: @problem.with_window(window))
       end
 
-      # Without the full runs that found no place; one at least is left.
+      # Without the full runs that found no place, or one or two more (those that are left are danced in other ways
+      # then); one at least is left.
       def runs
         runs = @problem.tasks.select(&:run?).map(&:id)
         gone = runs & lost.map(&:id)
-        return [] if gone.empty? || gone.size == runs.size
+        return [] if gone.empty?
 
-        tasks =
-          @problem.tasks
-            .reject { |task| gone.include?(task.id) }
-            .map { |task| task.with(after: task.after - gone, after_window: task.after_window - gone) }
-        [Repair.new(kind: :runs, share: [runs.size - gone.size, runs.size], problem: @problem.with(tasks:))]
+        kept = runs - gone
+        (1..kept.size).last(FEWER_RUNS).reverse.map do |count|
+          Repair.new(kind: :runs, share: [count, runs.size], problem: without_runs(runs - kept.first(count)))
+        end
+      end
+
+      def without_runs(gone)
+        tasks = @problem.tasks.reject { |task| gone.include?(task.id) }
+        @problem.with(
+          tasks: tasks.map { |task| task.with(after: task.after - gone, after_window: task.after_window - gone) }
+        )
       end
 
       # A further room, as large as the largest call, in every rehearsal.

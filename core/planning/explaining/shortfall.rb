@@ -17,7 +17,7 @@ module Core
 
       # [Reason], at most MOST, of the gravest kind that holds.
       def reasons
-        stages = %i[away too_small steps too_long people rooms chain clique].lazy
+        stages = %i[none_left away too_small steps too_long people rooms chain clique].lazy
         @reasons ||= stages.map { |stage| send(stage) }.find(&:any?)&.first(MOST) || [nothing_single]
       end
 
@@ -28,6 +28,13 @@ module Core
 
       def jobs = @indexed.jobs
       def lost = @indexed.jobs.select { |job| @unplaced.key?(job.id) }
+
+      # Of nobody anything is said where no rehearsal is left.
+      def none_left
+        return [] if @windows.any?
+
+        [Reason.new(type: :none_left, need: @unplaced.values.sum, have: 0, tasks: lost.map(&:id))]
+      end
 
       # Who is away all along comes first: no counting of rehearsals says more.
       def away = Absentees.new(@problem, @indexed, @windows).of(lost)
@@ -106,57 +113,47 @@ module Core
         need.keys.select { |bit| need[bit] > 0.5 * have(bit) }.max_by(60) { |bit| need[bit].fdiv([have(bit), 1].max) }
       end
 
-      def have(bit) = @indexed.away.sum { |steps| steps.count { |gone| gone[bit].zero? } }
+      def have(bit, indexed = @indexed) = indexed.away.sum { |steps| steps.count { |gone| gone[bit].zero? } }
 
+      # What is too much for one person: of who teaches, the days on which they are there; of a dancer, those on which
+      # they are away, where it is that.
       def person(bit)
-        who = @indexed.people[bit]
+        found = person_reason(bit, @indexed) or return
+        return found if found.type == :choreographer
+
+        missed([found.who.first], found, ->(indexed) { person_reason(bit, indexed) }).first || found
+      end
+
+      def person_reason(bit, indexed)
+        who = indexed.people[bit]
         type = @problem.choreographers.include?(who) ? :choreographer : :dancer
-        @bottleneck.of(
-          jobs.select { |job| job.must[bit] == 1 },
-          ->(window) { @indexed.away[window].count { |gone| gone[bit].zero? } },
-          type,
-          [who]
-        )
+        free = ->(window) { indexed.away[window].count { |gone| gone[bit].zero? } }
+        own = indexed.jobs.select { |job| job.must[bit] == 1 }
+        Bottleneck.new(indexed, @windows).of(own, free, type, [who])
       end
 
+      # What is too much for the rooms: whose days away make it so, or the rooms themselves.
       def rooms
+        found = room_reason(@indexed) or return []
+        by_people = missed(nil, found, method(:room_reason))
+        by_people.any? ? by_people : [found]
+      end
+
+      # people: of whom it can be, or nil for everybody.
+      def missed(people, found, short)
+        tasks = @problem.tasks.select { |task| found.tasks.include?(task.id) }
+        MissedDays.new(@problem, @windows, short:).of(tasks, people:, need: found.need, have: found.have)
+      end
+
+      def room_reason(indexed)
         open = lambda do |window|
-          @indexed.closed[window].sum { |closed| @indexed.steps[window] - Values::Bits.count(closed) }
+          indexed.closed[window].sum { |closed| indexed.steps[window] - Values::Bits.count(closed) }
         end
-        [@bottleneck.of(jobs, open, :room, nil)].compact
+        Bottleneck.new(indexed, @windows).of(indexed.jobs, open, :room, nil)
       end
 
-      # What waits for what needs more rehearsals, one after another, than there are: the longest such line.
-      def chain
-        earliest = Bound.new(@indexed).earliest
-        stuck = @indexed.in_order.select { |job| earliest[job.at] >= @indexed.steps.size }
-        line = stuck.map { |job| line_to(job, earliest) }.max_by.with_index { |each, i| [depth(each), -i] } or return []
-        [
-          Reason.new(
-            type: :precedence,
-            need: depth(line),
-            have: @indexed.steps.size,
-            tasks: line.map(&:id),
-            windows: [],
-            unit: :rehearsals
-          )
-        ]
-      end
-
-      # The chain of jobs that makes one late, first to last.
-      def line_to(job, earliest)
-        line = [job]
-        while (earlier = (line.first.after + line.first.after_window).max_by { |i| earliest[i] })
-          line.unshift(jobs[earlier])
-        end
-        line
-      end
-
-      # Rehearsals that a line of jobs takes at the least; one more than there are where that alone does not tell.
-      def depth(line)
-        apart = line.each_cons(2).count { |a, b| b.after_window.include?(a.at) } + 1
-        [apart, @indexed.steps.size + 1].max
-      end
+      # What waits for what needs more rehearsals, one after another, than there are.
+      def chain = LongestWait.new(@indexed).reasons
 
       # Tasks that pairwise share somebody: no two of them can be at once.
       def clique

@@ -7,9 +7,11 @@ module Core
     # next kind of run fall, how many rungs are climbed. It takes every offer to bring those who dance it one rung on (a
     # lesson that ends a section: to slow counts); that is what a slot is planned for, and no promise.
     class NextBest
-      # kind: learn, join, drill, review or catch_up; item: what; people: who dances it; minutes: how long; eights: new
-      # ones of a lesson; helper: the buddy of a catch-up; longer: links; blocks: that fall; rungs: climbed.
-      Offer = Struct.new(:kind, :item, :people, :minutes, :eights, :longer, :blocks, :rungs, :value, keyword_init: true)
+      # kind: run, learn, join, drill, review or catch_up; item: what, of a run its first link; links: of a run;
+      # people: who dances it; minutes: how long; eights: new ones of a lesson; longer: links; blocks: that fall; rungs:
+      # climbed.
+      Offer = Struct.new(:kind, :item, :people, :minutes, :eights, :longer, :blocks, :rungs, :value, :links,
+                         keyword_init: true)
       # What a link more in the longest chain, and a block less, are worth beside one rung of one dancer.
       LINK = 40.0
       BLOCK = 20.0
@@ -38,6 +40,21 @@ module Core
           .first(most)
       end
 
+      # [Offer]: the longest chain that runs with those who are there, danced through once, where it is two links or
+      # more and fits; it brings everybody in it a rung on.
+      def run
+        chain = chains(@progress).all.first
+        return [] unless chain && chain.length > 1
+
+        task = @tasks.run(chain.from..chain.to, @people)
+        return [] if task.minutes > @minutes || task.climbed.empty?
+
+        blocks = now_blocks - blocks(@progress.with(task.climbed))
+        rungs = task.climbed.sum { |key, cells| cells.sum { |who, cell| cell.rung - @progress.rung(who, key) } }
+        [Offer.new(kind: "run", item: task.item, people: task.people, minutes: task.minutes, eights: nil, longer: 0,
+                   blocks:, rungs:, value: rungs, links: chain.from..chain.to)]
+      end
+
       private
 
       def offer(task)
@@ -53,10 +70,8 @@ module Core
       def now_longest = @now_longest ||= longest(@progress)
       def now_blocks = @now_blocks ||= blocks(@progress)
 
-      def longest(progress)
-        chains = Learning::LongestChains.new(present: @people, items: @items, progress:, **@chain)
-        chains.all.first&.length.to_i
-      end
+      def longest(progress) = chains(progress).all.first&.length.to_i
+      def chains(progress) = Learning::LongestChains.new(present: @people, items: @items, progress:, **@chain)
 
       def blocks(progress) = Learning::Readiness.new(@items, progress, kind: @kind).blocks.size
     end

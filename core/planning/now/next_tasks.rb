@@ -5,7 +5,8 @@ module Core
     # What could be done in the next half hour: lessons, joins, drills, reviews and catch-ups, each with the cells as
     # they would be after it.
     class NextTasks
-      # climbed: {person => Cell} after it; refreshed: how many of them had it fading or rusty.
+      # climbed: {person => Cell} after it (of a run {item key => {person => Cell}}); refreshed: how many of them had it
+      # fading or rusty.
       Task = Struct.new(:kind, :item, :people, :minutes, :eights, :climbed, :refreshed, keyword_init: true)
       SLOW = "slow"
       # A drill takes people up to here; what comes after it needs runs.
@@ -37,7 +38,24 @@ module Core
           .select { |task| @capacity.nil? || task.people.size <= @capacity }
       end
 
+      # A run of some links by those who are there and dance in them: who has a link at slow counts has it a rung
+      # further then, up to dancing it to the music.
+      def run(links, people)
+        placed = links.map { |index| @links[index - 1] }
+        here = people & links.flat_map { |index| @items.in_link(index) }
+        items = links.map { |index| @items.of_link(index) }.uniq(&:key)
+        climbed = items.to_h { |item| [item.key, a_rung_on(item, here)] }.reject { |_, cells| cells.empty? }
+        minutes = @estimate.chain(placed.sum(&:seconds), people: here.size, passes: 1, notes: 5).minutes
+        Task.new(kind: "run", item: items.first, people: here, minutes:, eights: nil, climbed:, refreshed: 0)
+      end
+
       private
+
+      def a_rung_on(item, here)
+        dancing = here & @items.dancers(item)
+        low = dancing.select { |who| @progress.rung(who, item.key).between?(index(SLOW), index(DRILLED) - 1) }
+        climb(item, low) { |rung| rung + 1 }
+      end
 
       def of(item, minutes, here)
         return [] if here.empty? || %i[opening ending].include?(item.kind)

@@ -26,6 +26,14 @@ module Core
         with(absences: absences.reject { |absence| absence[:who] == who }, visits: visits.reject { |id, _| id == who })
       end
 
+      # With somebody there on a day (ISO date): not absent then, and, of a visitor, one visit more.
+      def coming(who, date)
+        own = absences.select { |each| each[:who] == who && date.between?(each[:from_date], each[:to_date]) }
+        rest = own.flat_map { |each| around(each, Date.iso8601(date)) }
+        with(absences: absences - own + rest,
+             visits: visits.to_h { |id, dates| [id, id == who ? dates | [date] : dates] })
+      end
+
       # [first, last] ISO date of the absences of somebody that reach into a stretch of days; nil without one.
       def absent_between(who, first, last)
         own = absences.select do |absence|
@@ -35,6 +43,12 @@ module Core
       end
 
       private
+
+      # What is left of an absence before and after a day.
+      def around(absence, day)
+        [{ **absence, to_date: (day - 1).iso8601 }, { **absence, from_date: (day + 1).iso8601 }]
+          .select { |each| each[:from_date] <= each[:to_date] }
+      end
 
       def absent(date, opening, closing)
         absences.select { |absence| date.between?(absence[:from_date], absence[:to_date]) }.map do |absence|

@@ -34,6 +34,9 @@ module Core
         Values::Bits.of(entries(window).select { |e| e[:who] == room }.flat_map { |e| covered(window, e).to_a }.uniq)
       end
 
+      # For each step of the window, the set of people who have to be at home then; nil where nobody has.
+      def at_home(window) = sets(window) { |entry| entry[:late] }
+
       # For each step of the window, the set of people who rehearse something else then; nil where nobody does.
       def working(window) = sets(window) { |entry| entry[:work] }
 

@@ -28,6 +28,13 @@ module Core
       # Ids of those without whom it is not done.
       def must = people - may
 
+      # Whether it is done with these of its dancers while those others are out: none of them is somebody without whom
+      # it is not, and enough are there.
+      def goes_ahead?(here, out)
+        !(dancers - may).intersect?(out) && (may.empty? || (may & here).size >= enough) &&
+          groups.all? { |group| (group[:people] & here).size >= group[:enough] }
+      end
+
       # What a room has to allow.
       def marks = full_out ? [*needs, "full_out"] : needs
 

@@ -33,7 +33,7 @@ module Core
 
           links = (from..to).to_a
           add_reviews(links)
-          push_chain(links, after: @tasks.map(&:id), teacher: @links[from - 1].section.choreographer)
+          push_chain(links, after: @tasks.map(&:id), teachers: owner(@links[from - 1].section))
         end
       end
     end

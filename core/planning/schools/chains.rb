@@ -13,7 +13,7 @@ module Core
 
           links = (from..to).to_a
           add_reviews(links)
-          push_chain(links, after: inside(from, to).map(&:id), teacher: @links[to - 1].section.choreographer)
+          push_chain(links, after: inside(from, to).map(&:id), teachers: owner(@links[to - 1].section))
         end
 
         # Tasks that lie wholly within some links.
@@ -21,14 +21,14 @@ module Core
           @tasks.reject(&:run?).select { |task| task.links && task.links.min >= from && task.links.max <= to }
         end
 
-        def push_chain(links, after:, teacher:)
+        def push_chain(links, after:, teachers:)
           people = links.map { |index| @items.in_link(index) }.reduce([], :|)
           push(
             kind: "chain",
             id: TaskKey.of("chain", "#{links.first}-#{links.last}"),
             minutes: @estimate.chain(seconds(links), people: people.size, passes: 1).minutes,
             dancers: people,
-            choreographers: [teacher].compact,
+            choreographers: teachers,
             links:,
             after:,
             title: chain_title(links.first, links.last)

@@ -20,9 +20,11 @@ module Core
           people = @links.map { |placed| @items.in_link(placed.index) }.reduce([], :|)
           wanted = ["stumble", *Array.new([@runs - 1, 0].max) { |i| i < @runs / 2 ? "music" : "full_out" }].first(@runs)
           before = @tasks.map(&:id)
+          early = before - ids_without
           add_drills
           wanted.drop(@done_runs).each_with_index do |kind, i|
-            add_run(kind, i + @done_runs + 1, people, before)
+            number = i + @done_runs + 1
+            add_run(kind, number, people, number < @runs ? early : before)
             add_cleaning if i.zero?
           end
           add_cleaning if wanted.size <= @done_runs
@@ -43,6 +45,12 @@ module Core
             title: kind,
             full_out: kind == "full_out"
           )
+        end
+
+        # Tasks of sections that runs do not wait for, and of joins with them.
+        def ids_without
+          alone = @work.sections.select(&:run_without).map(&:id)
+          @tasks.select { |task| task.sections.intersect?(alone) }.map(&:id)
         end
 
         # Whoever teaches a section leads a run, or whom the director has for it. Who dances it cannot lead it too.

@@ -13,6 +13,7 @@ module Core
         include Seams
         include Own
         include Waiting
+        include Differences
 
         # items: Learning::Items; progress: Learning::Progress; runs: how many full runs are wanted; away: {person =>
         # share of the rehearsals they miss}; cleaning: share of the learning minutes given again to cleaning; today: a
@@ -20,11 +21,13 @@ module Core
         # reached: {section id => eights taught so far}; quorum: the share of its dancers with which a learn goes ahead;
         # held: {id of a cleaning task => minutes it was given already}; drills: [Drill] that somebody wants; lifts: ids
         # of sections in which people hold each other, so that none of them can be missing; leaders: {person => price in
-        # person-minutes} of those who may lead a run, the teachers of its sections aside; made: keys of joins that need
-        # no slot, since they were danced clean.
+        # person-minutes} of those who may lead a run, the teachers of its sections aside; recut: {item key => {people:,
+        # eights:}} of what changed since it was taught; made: keys of joins that need no slot, since they were danced
+        # clean.
         def initialize(work, items:, progress: Learning::Progress.new, estimate: Estimate.new, runs: 5, done_runs: 0,
                        away: {}, cleaning: 0.0, today: nil, missed: {}, reached: {}, quorum: 0.8, held: {}, drills: [],
-                       lifts: [], leaders: {}, made: [])
+                       lifts: [], leaders: {}, made: [], recut: {})
+          @recut = recut
           @made = made
           @lifts = lifts
           @leaders = leaders
@@ -62,6 +65,7 @@ module Core
           return add_difference(placed) if placed.link.altered?
 
           add_section(placed, share)
+          add_recut(placed)
           add_own(placed)
         end
 
@@ -94,7 +98,6 @@ module Core
           add_place(placed, item)
         end
 
-        # What is known already is only put onto its groups and spots.
         def known(placed, item) = (add_place(placed, item) if item.links.first == placed.index)
 
         # How much of a section is still to be taught, 0 to 1. Where it stopped half way, it goes on one eight before
@@ -147,35 +150,13 @@ module Core
           )
         end
 
-        def add_difference(placed)
-          item = @items.of_link(placed.index)
-          return if taught(item) > 0.9
-
-          minutes =
-            @estimate.difference(
-              placed.section,
-              item.counts,
-              bpm: @work.track.map.bpm_at(placed.start_beat),
-              people: @items.in_link(placed.index).size
-            ).minutes
-          add(
-            kind: "difference",
-            id: TaskKey.of("difference", item.key),
-            item:,
-            minutes:,
-            section: placed.section,
-            links: [placed.index],
-            after: learned(placed.section)
-          )
-        end
-
         # A join, the opening and the ending have one owner; a section is taught by whoever is called to it.
         def add(item:, section:, dancers: @items.dancers(item), **fields)
           choreographers = %i[section own difference].include?(item.kind) ? section.called_teachers : owner(section)
           push(dancers:, choreographers:, title: item.name, **fields)
         end
 
-        def owner(section) = [section.choreographer].compact
+        def owner(section) = section.owners
 
         # Sections that lie in its links, unless said otherwise.
         def push(**fields)

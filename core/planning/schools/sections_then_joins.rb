@@ -34,7 +34,7 @@ module Core
 
           links = (from..to).to_a
           add_reviews(links)
-          push_chain(links, after: waits(links), teacher: @links[to - 1].section.choreographer)
+          push_chain(links, after: waits(links), teachers: owner(@links[to - 1].section))
         end
 
         # Everything inside: sections (wherever they were learned), differences, joins and smaller blocks.

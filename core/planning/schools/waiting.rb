@@ -10,7 +10,8 @@ module Core
         def learned(section)
           ids(TaskKey.of("learn", Values::ItemKey.section(section.id))) +
             ids(TaskKey.of("place", Values::ItemKey.section(section.id))) +
-            ids(TaskKey.of("catchup", Values::ItemKey.section(section.id))) + own_ids(section)
+            ids(TaskKey.of("catchup", Values::ItemKey.section(section.id))) +
+            ids(TaskKey.of("anew", Values::ItemKey.section(section.id))) + own_ids(section)
         end
 
         def different(placed)

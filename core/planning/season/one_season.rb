@@ -8,6 +8,9 @@ module Core
     #   season = OneSeason.new([Part.new(id: 3, order: 1, problem: wings), Part.new(id: 8, order: 2, problem: lamps)])
     #   shares = season.shares(Solver.new(season.problem).plan)  # => {3 => Plan, 8 => Plan}
     class OneSeason
+      NEVER = "9999-12-31"
+      private_constant :NEVER
+
       # id: of the piece; order: 1 goes first where not everything fits; problem: of the piece alone, knowing nothing
       # of what the other parts hold. Windows that are one rehearsal have one id.
       Part = Struct.new(:id, :order, :problem, keyword_init: true) do
@@ -70,8 +73,10 @@ module Core
         same.first.with(start: from, finish: [same.map(&:finish).min, from].max, no_new: same.any?(&:no_new))
       end
 
+      # On the days of the piece's own rehearsals; never where it has none left.
       def tasks(part)
         first, last = part.problem.windows.map(&:date).minmax
+        first ||= NEVER
         part.problem.tasks.map do |task|
           named(part, task).with(first_day: [task.first_day, first].compact.max,
                                  last_day: [task.last_day, last].compact.min)

@@ -2,15 +2,16 @@
 
 module Core
   module Planning
-    # Who comes to a job where it lies: everybody of it who is there for two thirds of it or more. Derived from the
-    # calendar alone; being at other work is no absence but stands in the way.
+    # Who comes to a job where it lies: everybody of it who is there for two thirds of it or more, and need not be at
+    # home before its end. Derived from the calendar alone; being at other work is no absence but stands in the way.
     class Attendance
       # Away for more than one step in so many of a block is missing it.
       MISSED = 3
 
-      # away, working: per window and step, sets of people (working: with what they warm up and cool down for it, nil
-      # where nobody does); minors: the set of those not yet grown up.
-      def initialize(away, working, minors)
+      # away, working, home: per window and step, sets of people (working: with what they warm up and cool down for it;
+      # home: who has to be at home by then; nil where nobody does); minors: the set of those not yet grown up.
+      def initialize(away, working, minors, home = [])
+        @home = home
         @working = working
         @minors = minors
         @away = away
@@ -80,9 +81,14 @@ module Core
         gone = job.may & @always[window]
         Values::Bits.to_a(job.may & @ever[window] & ~@always[window]).each do |bit|
           missed = @away[window][start, steps].count { |set| set[bit] == 1 }
-          gone |= 1 << bit if missed * MISSED > steps
+          gone |= 1 << bit if missed * MISSED > steps || home?(bit, window, start, steps)
         end
         enough(job, job.may & ~gone)
+      end
+
+      # A minute too late at home is too late.
+      def home?(bit, window, start, steps)
+        @home[window]&.slice(start, steps)&.any? { |set| set[bit] == 1 }
       end
 
       def enough(job, here)

@@ -35,7 +35,8 @@ module Core
 
       def high(job, last)
         jobs = @frame.jobs
-        high = (last * Table::TIME) + @frame.steps[last]
+        # Before all time where no rehearsal is left.
+        high = (last * Table::TIME) + @frame.steps.fetch(last, 0)
         job.before.each { |i| (starts = @table.starts(jobs[i])) && starts < high && (high = starts) }
         job.before_window.each do |i|
           starts = @table.starts(jobs[i]) or next

@@ -138,7 +138,7 @@ module Core
       def read_calendar
         @away = @windows.map { |window| @calendar.away(window) }
         @attendance = Attendance.new(@away, @windows.map { |window| @calendar.taken(window) },
-                                     bits(@problem.minors))
+                                     bits(@problem.minors), @windows.map { |window| @calendar.at_home(window) })
         @closed = @windows.map { |window| window.rooms.map { |id, _| @calendar.closed(window, id) } }
         @dates = @windows.map(&:date)
         @weeks = @windows.map { |window| window.day / 7 }
