@@ -78,7 +78,12 @@ module Core
           before && before >= 0 ? before : index
         end
 
-        def ends_here? = token(1).nil? || token(1).kind == :comma || AFTER_STEPS.include?(value(1))
+        # "runs 4 to the corner" ends at the amount; in "runs 4 to knees" what follows is a step of its own.
+        def ends_here?
+          return true if token(1).nil? || token(1).kind == :comma
+
+          AFTER_STEPS.include?(value(1)) && Vocabulary::DEFAULT.find("#{value(1)} #{value(2)}").nil?
+        end
 
         def amount_or_word(given)
           return amount(given) if steps_before?(given)
