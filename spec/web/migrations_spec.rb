@@ -1,6 +1,7 @@
 # frozen_string_literal: true
 
 require "web_helper"
+require_relative "../../config/schema"
 
 # A migration that rewrites rows, on a database that has such rows.
 RSpec.describe "migrations", :committed, :web do
@@ -36,6 +37,40 @@ RSpec.describe "migrations", :committed, :web do
       expect(rows.map { |row| row.reload.leaving_digest }).to eq [now.leaving, "0" * 24]
       expect(rows.map(&:entering_digest)).to eq [now.entering] * 2
       expect { rows.first.update_columns(by_name: "X") }.to raise_error(ActiveRecord::StatementInvalid)
+    end
+  end
+
+  describe "a new database" do
+    around do |example|
+      @server = PG.connect("#{ENV.fetch('TEST_DATABASE_BASE')}/postgres")
+      example.run
+    ensure
+      ActiveRecord::Base.establish_connection(url: ENV.fetch("DATABASE_URL"))
+      made.each { |name| @server.exec("DROP DATABASE IF EXISTS #{name} WITH (FORCE)") }
+      @server.close
+    end
+
+    def made = %w[file each].map { |way| "joinchain_#{way}_#{Process.pid}" }
+
+    # What stands in a database made so, a statement each: the order in which functions are told is by chance.
+    def statements(name, from_file:)
+      url = "#{ENV.fetch('TEST_DATABASE_BASE')}/#{name}"
+      @server.exec("CREATE DATABASE #{name} TEMPLATE template0 ENCODING 'UTF8'")
+      ActiveRecord::Base.establish_connection(url:)
+      ActiveRecord::Migration.suppress_messages { Schema.bring_up(from_file:) }
+      seen = ActiveRecord::Base.connection.select_values("SELECT version FROM schema_migrations ORDER BY version")
+      [Schema.dump(url).split(/^(?=CREATE|ALTER|COMMENT|INSERT)/).sort, seen]
+    ensure
+      ActiveRecord::Base.connection_pool.disconnect!
+    end
+
+    it "made from the file is the one in which each migration ran" do
+      file, each = made.zip([true, false]).map { |name, from_file| statements(name, from_file:) }
+      aggregate_failures do
+        expect(file.first - each.first).to eq []
+        expect(each.first - file.first).to eq []
+        expect(file.last).to eq each.last
+      end
     end
   end
 end
