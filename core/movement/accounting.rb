@@ -5,7 +5,7 @@ module Core
     # Where every word of a typed eight went: to a move, a cue, a note, what is stated, or nowhere. What went nowhere is
     # kept as words, and nothing is claimed behind it.
     #
-    #   Accounting.new("step R blurbly").tap { |all| all.take("step R") }.left   # => [[2, "blurbly"]]
+    #   Accounting.new("step R blurbo").tap { |all| all.take("step R") }.left   # => [[2, "blurbo"]]
     class Accounting
       WORD = /[\p{L}\p{N}&']+/
       NUMBER = /[\d½¼¾&]/

@@ -18,7 +18,7 @@ module Core
       HOW = %w[more of little small big quick slow fast more tiny baby easy high low runs steps walks skips hops].freeze
       # Words after a number that may make an amount or a range of it.
       SPECIAL = /s\z|\A(?:and|n|to|til|till|until|through|thru|x|more|of|count|beat|ct|little|small|big|quick|slow|
-        fast|tiny|baby|easy|high|low|feet)\z/x
+        fast|tiny|baby|easy|high|low|feet|ft)\z/x
       HOW_OFTEN = /\A(?:times|x|xs|counts?|cts?|beats?|more)\z/
       DEFINITE = %w[the each this that other].freeze
       WALKS = %w[walk march run strut step walks marches runs].freeze

@@ -12,10 +12,11 @@ module Core
       Element = Struct.new(:kind, :value, :at, :size, :word)
 
       # Where a turn ends, and over which shoulder it goes.
-      FACES = %w[back front audience crowd house us me upstage downstage corner wings window windows].freeze
+      FACES = %w[back front audience crowd house us me upstage downstage corner wings window windows usr usl dsr
+                 dsl].freeze
       WALLS = ["(?:back|front|downstage|upstage) (?:right|left)", "(?:back|left|right|side) wall", "back corner",
                "front corner"].freeze
-      FACE = /\A(?:to|towards|into|until)(?: face)? (?:the |your |our |a )*(?<to>#{[*WALLS, *FACES].join('|')})\b/
+      FACE = /\A(?:to|towards|into|until)(?: face)? (?:the |your |our |a )*(?<to>#{[*WALLS, *FACES].join('|')})\b(?: corner| diagonal)?/
       SHOULDER = /\Aover (?:the |your )?(?<side>right|left) shoulder\b/
       STARTS = %w[
         on onto to into at in along across down up wherever contact partner partners flyer flyers base bases they

@@ -19,7 +19,20 @@ module Core
         "qtr" => "quarter", "hlf" => "half", "til" => "until", "till" => "until", "cts" => "counts", "ct" => "count",
         "rec" => "recover", "foots" => "foot is", "weights" => "weight is",
         "repl" => "replace", "dn" => "down", "dwn" => "down",
-        "twd" => "towards", "flr" => "floor", "nxt" => "next", "btw" => "between",
+        "twd" => "towards", "twds" => "towards", "flr" => "floor", "nxt" => "next", "btw" => "between",
+        "btwn" => "between", "bhnd" => "behind", "beh" => "behind", "bhd" => "behind", "frnt" => "front",
+        "frm" => "from", "arnd" => "around", "acrs" => "across", "abv" => "above", "cnr" => "corner",
+        "crnr" => "corner", "cntr" => "centre", "aud" => "audience", "opp" => "opposite", "pos" => "position",
+        "posn" => "position", "para" => "parallel", "alt" => "alternating", "str8" => "straight",
+        "b4" => "before", "tgthr" => "together", "evry" => "every", "evryone" => "everyone", "ppl" => "people",
+        "piv" => "pivot", "swiv" => "swivel", "clse" => "close", "hld" => "hold", "lnge" => "lunge", "lng" => "lunge",
+        "wlk" => "walk", "wlks" => "walks", "stmp" => "stomp", "clp" => "clap", "kck" => "kick", "knl" => "kneel",
+        "chg" => "change", "chng" => "change", "rpt" => "repeat", "fc" => "face", "fcg" => "facing",
+        "facin" => "facing", "dbl" => "double", "sgl" => "single", "sngl" => "single", "trpl" => "triple",
+        "slw" => "slow", "qk" => "quick", "qck" => "quick", "sml" => "small", "hd" => "head", "hds" => "heads",
+        "shldr" => "shoulder", "shldrs" => "shoulders", "elb" => "elbow", "wgt" => "weight", "wght" => "weight",
+        "charlstn" => "charleston", "grpvn" => "grapevine", "grapvine" => "grapevine", "arabsq" => "arabesque",
+        "jmps" => "jumps", "hps" => "hops", "ye" => "you", "ya" => "you", "yer" => "your", "em" => "them",
         "knees" => "knee", "toes" => "toe", "heels" => "heel", "feet" => "feet", "pls" => "please"
       }.freeze
 
@@ -61,7 +74,8 @@ module Core
 
       # Eighths of a turn.
       AMOUNTS = {
-        "half" => 4, "quarter" => 2, "full" => 8, "eighth" => 1, "12" => 4, "14" => 2, "34" => 6, "18" => 1,
+        "half" => 4, "quarter" => 2, "full" => 8, "eighth" => 1, "12" => 4, "14" => 2, "34" => 6, "18" => 1, "38" => 3,
+        "58" => 5, "78" => 7,
         "½" => 4, "¼" => 2, "¾" => 6, "360" => 8, "180" => 4, "90" => 2, "270" => 6, "45" => 1, "double" => 16,
         "single" => 8, "whole" => 8, "once" => 8
       }.freeze
@@ -130,7 +144,7 @@ module Core
       IDLE = (FILLER + QUALITY + NUMBERS.keys).to_set.freeze
 
       # Whether a word, as normalised, changes nothing beside a step.
-      def self.idle?(word) = word.empty? || IDLE.include?(word)
+      def self.idle?(word) = word.empty? || IDLE.include?(word) || Remarks.include?(word)
 
       # A typed text as the words that are read: folded, spelt out. [[word, place of the typed word], …] from texts.
       def self.words(texts)

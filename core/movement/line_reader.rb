@@ -12,9 +12,9 @@ module Core
       FILLED = %i[words counts silent].freeze
       DANCED = %i[words silent].freeze
       FACTS = /meet|together|ends?\s/i
-      CHAIR = "(?:wheel)?chairs?"
+      CHAIR = "(?:(?:wheel)?chairs?|stools?|bench(?:es)?)"
       SEATED = /\A\s*\(?(?:all\s|everyone\s|stay\s|still\s)?(?:(?:seated|#{CHAIR}|wheels|chair\sdance|
-        (?:in|on)\s(?:your\s|the\s|a\s)?#{CHAIR})\s*[:,]|wheelchairs?\b|chair\susers\b|
+        (?:in|on)\s(?:your\s|ur\s|the\s|a\s)?(?:\p{L}+\s)?#{CHAIR})\s*[:,]|wheelchairs?\b|chair\susers\b|
         (?:in|from)\s(?:your|the)\s#{CHAIR}\b|
         (?=.*\bwheels\b))/ix
       VERSION = /\A(?:for )?(?<kind>std|standing|seated|sitting|chairs?|wheelchairs?)\b\s*:?\s*/i

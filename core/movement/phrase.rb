@@ -85,6 +85,7 @@ module Core
         moves << Move.new(text: words, step: "close", kind: :step) if moves.empty? && in_again?(folded)
         moves << Move.new(text: words, step: "feet together", kind: :step) if both?(folded, moves)
         moves = [Move.new(text: words, kind: :state, doubts: %i[weight])] if centre?(folded)
+        moves = [Move.new(text: words, kind: :unknown)] if moves.empty? && named?(folded)
         moves = with_statements(moves)
         Found.new(moves:, **@facts, lead: @lead, note: moves.empty?)
       end

@@ -14,7 +14,7 @@ module Core
         and then now just do that it this all the same again repeat repeats repeated thing twice two three times once
         more on to in other way side opposite reverse reversed mirror mirrored left right for of from with foot
         starting whole lot swap sides change legs feet time first second going back leg so we but goes exactly both
-        as before by a you l r is thats lft rt lf rf n those these them four five six seven
+        as w before by a you l r is thats lft rt lf rf n those these them four five six seven
       ].to_set.add("").freeze
       SWAP = /\A(?:and |then )*(?:swap|switch|change)(?: sides| legs| feet)?\z/
       THERE = /\Anow (?:on |to )?the (?:left|right)\z/

@@ -10,7 +10,7 @@ module Core
       EDGE = /(?![[:alnum:]½])/
       # Tried in this order where the line stands; a word is whatever is none of them.
       PATTERNS = {
-        cue: /"[^"]*"|“[^”]*”/,
+        cue: /"[^"]*"|“[^”]*”|(?<![[:alnum:]])['‘][[:alpha:] !?-]{2,40}['’](?![[:alnum:]])/,
         note: /\([^)]*\)?/,
         word: %r{\d/\d#{EDGE}|\d{3}(?=°|º|\s*degrees?|#{EDGE.source})|[½¼¾]},
         range: /\d{1,2}\s*[-–]\s*\d{1,2}#{EDGE}/,
@@ -22,7 +22,7 @@ module Core
       }.freeze
       WORD = /[^\s,;:()"“”]+/
       # What can begin one of the patterns; anything else begins a word.
-      OPENING = /["“(\dx×ea&,;.:\-–—½¼¾]/i
+      OPENING = /["“'‘(\dx×ea&,;.:\-–—½¼¾]/i
       private_constant :EDGE, :PATTERNS, :WORD, :OPENING
 
       module_function
@@ -53,6 +53,7 @@ module Core
         when :note then text.delete("()").strip
         when :times then text[/\d+/].to_i
         when :range then text.scan(/\d+/).map(&:to_i)
+        when :word then Vocabulary.fold(text)
         end
       end
     end

@@ -54,9 +54,9 @@ RSpec.describe Core::Movement::Accounting do
   end
 
   it "keeps what no part of a line took" do
-    account = described_class.new("step R blurbly do, and step L")
+    account = described_class.new("step R blurbo do, and step L")
     account.take("step R")
     account.take("step L")
-    expect(account.left).to eq [[2, "blurbly"]]
+    expect(account.left).to eq [[2, "blurbo"]]
   end
 end

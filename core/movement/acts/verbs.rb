@@ -128,7 +128,7 @@ module Core
 
         # "knee R down" on its own kneels; after a lifted knee it only comes down.
         def foot_part(element)
-          kneels = @noun == "knee" && element.word == "down" && @after != :gesture
+          kneels = @noun == "knee" && element.word.match?(/\A(?:(?:goes|go|comes|come|gets|get) )?down\z/) && @after != :gesture
           start(element, step: @vocabulary.find(kneels ? "knee down" : "body"), sides: own_sides)
         end
 

@@ -60,7 +60,7 @@ module Core
           Vocabulary::DEFAULT.several?((1..4).map { |by| value(by) })
         end
 
-        def plural?(token) = token.value.match?(/[^s]s\z/) || token.value == "feet"
+        def plural?(token) = token.value.match?(/[^s]s\z/) || %w[feet ft].include?(token.value)
 
         # "march four", "walk forward 4": as many.
         def steps_before?(given)

@@ -30,6 +30,9 @@ module Core
           !@last.nil? && @after != :upper && folded.compact.join(" ").match?(CENTRE)
         end
 
+        # "the lion": what that is nobody knows.
+        def named?(folded) = @said.empty? && @lead.nil? && folded.all? && Lexicon::Remarks.name?(folded)
+
         def words = @tokens.map(&:text).join(" ")
 
         # "pivot on R to the back", "half turn R on L": turned on the foot that bears.
@@ -90,7 +93,7 @@ module Core
 
         def held
           said = @words.map(&:first).reject do |word|
-            Lexicon.idle?(word) || Lexicon::SIDES.key?(word) || %w[pick up take grab].include?(word)
+            Lexicon::IDLE.include?(word) || Lexicon::SIDES.key?(word) || %w[pick up take grab].include?(word)
           end
           said.empty? ? "prop" : said.join(" ")
         end

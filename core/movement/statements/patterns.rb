@@ -23,8 +23,11 @@ module Core
 
       PATTERNS = {
         none: "(?:with )?(?:no|without|without any|not any|(?:dont|do not|never) (?:put|take)(?: any| the| " \
-              "your)*) weight(?: (?:on|onto|in) (?:it|#{DET}#{SIDE}#{FOOT}))?",
-        given: "(?:and |so )?(?:thats |this is |its )?where (?:the |your )?weight (?:is|goes|sits)|(?:and |" \
+              "your)*) weight(?: (?:on|onto|into|in) (?:it|#{DET}#{SIDE}#{FOOT}))?|" \
+              "(?:but |and |it |you )*(?:never|not|doesnt|does not|didnt|isnt|wont|dont) (?:take|takes|taking|get|gets|bear|" \
+              "bears|bearing|have|has|put|putting|puts)(?: any| the| your| full)* weight(?: (?:on|onto|into|in) it)?|" \
+              "(?:but |and |so )*(?:never|not|dont|do not|without) (?:actually )?(?:stepping|step) (?:on|onto) it",
+        given: "(?:the |your |full |proper |all |with )*weight (?:is |goes |right |all )*(?:on|onto|into) it|(?:and |so )?(?:thats |this is |its )?where (?:the |your )?weight (?:is|goes|sits)|(?:and |" \
                "then )?(?:takes?|taking|with|put|putting|puts)(?: on it)? (?:the |your |all |full )*weight" \
                "(?: (?:on|onto|into) it)?(?! (?:on|onto|over|left|right|both|back))",
         free: "(?:(?:with|and|so|leave|leaving|keep|keeping|have) )*#{DET}(?<side>right|left)s?(?: foot| " \
@@ -49,7 +52,7 @@ module Core
                 "over to )?(?:#{DET}(?:front|back|standing|supporting|other) (?:foot|leg) " \
                 "(?:which is |thats |that is |being |so ))?#{DET}#{SIDE}\\b#{NOT_FEET}#{FOOT}",
         ended: "(?:so )?(?:you )?(?<word>#{ENDS}) (?:it |up |there |wide |everything |still |balanced |steady |" \
-               "back |" \
+               "back |front |low |tall |" \
                "standing |with |and |weight )*(?:on |onto |over )?#{DET}#{SIDE}\\b#{NOT_FEET}" \
                "(?: foot\\b| leg\\b| feet\\b| one\\b)?+" \
                "(?! (?:is )?(?:in|on|over|back|front|up|behind|shoulder|out|forward|crossed|across|pointed|popped|" \

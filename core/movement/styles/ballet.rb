@@ -28,7 +28,7 @@ module Core
         Step.of("glissade", weights: %i[lead other], swing: [0, 6], counts: 1),
         Step.of("temps levé", "temps leve", foot: :standing, needs: :standing, hazards: %w[jump]),
         Step.of("frappé", "frappe", "ballotté", "ballotte", foot: :free),
-        Step.of("piqué arabesque", "pique arabesque", "piqué attitude", "pique attitude", weights: [:lead]),
+        Step.of("piqué arabesque", "pique arabesque", "piqué arab", "pique arab", "piqué attitude", "pique attitude", weights: [:lead]),
         Step.of("temps lié", "temps lie", weights: [:lead]),
         Step.of("tombé", "tombe", weights: [:lead]),
         Step.of("jeté", "jete", "petit jeté", "petits jetés", "grand jeté",

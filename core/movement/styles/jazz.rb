@@ -14,7 +14,7 @@ module Core
         Step.of("jazz square", "box step", "jazz box",
                 weights: %i[lead other lead other], swing: [0, 12, 24, 36], counts: 4),
         Step.of("chassé", "chasse", "shasse", "triple step", "triple", "shuffle step", "catch step", "polka step",
-                "polka", "triples",
+                "polka", "triples", "cha cha cha",
                 weights: %i[lead other lead], swing: [0, 6, 12], counts: 2),
         Step.of("pivot turn", "pivot", weights: %i[lead other], swing: [0, 12], turn: -4, counts: 2),
         Step.of("step pivot", "step pivot turn",
