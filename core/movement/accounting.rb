@@ -7,7 +7,7 @@ module Core
     #
     #   Accounting.new("step R blurbo").tap { |all| all.take("step R") }.left   # => [[2, "blurbo"]]
     class Accounting
-      WORD = /[\p{L}\p{N}&']+/
+      WORD = /[\p{L}\p{N}&]+(?:'[\p{L}\p{N}&]+)*/
       NUMBER = /[\d½¼¾&]/
       private_constant :WORD, :NUMBER
 

@@ -83,13 +83,16 @@ module Core
       def take_step(element)
         step = element.value
         return take_way(element) if way?(step, element)
-        return denied(element) if before&.kind == :no
+        return denied(element) if (%w[a the any].include?(before&.word) ? before(2) : before)&.kind == :no
         return if no_step?(step, element)
-        return if (step.open && open_verb(step, element)) || turn_said?(step)
+        return if (open?(step, element) && open_verb(step, element)) || turn_said?(step)
         return name_unknown(step) if level_said?(step, element) || qualified?(element)
 
         begin_step(step, element) unless stepping?(element)
       end
+
+      # "flick the hair": also of what is no open verb by itself.
+      def open?(step, element) = step.open || (element.word.start_with?("flick") && part_ahead?)
 
       # An open verb that is a part's, or a foot's: whether it was.
       def open_verb(step, element)
@@ -105,9 +108,32 @@ module Core
       def begin_step(step, element)
         put_sides if @sides.any? && (side_steps?(step, element) || steps_before?(step))
         round = turn_first(element)
-        step = @vocabulary.find("lift") if step.name == "slide" && (@noun == "leg" || from_knees?)
+        step = @vocabulary.find(other_step(step, element) || step.name) if step.foot?
         start(element, step:, sides: own_sides, noun: @noun, round:)
         @noun = nil
+      end
+
+      # What a verb is with the part it is said of: "slide the leg out", "place the toe", "left knee joins it".
+      def other_step(step, element)
+        return "lift" if step.name == "slide" && (@noun == "leg" || from_knees?)
+        return "touch" if %w[place places].include?(element.word) && toe_ahead?
+        return "step" if step.name == "rock" && onto_ahead?
+
+        "kneel" if (step.name == "close" && @noun == "knee") || knee_joins?(step)
+      end
+
+      # "rock forward onto the right": there the weight is, and nobody has said that it goes back.
+      def onto_ahead? = @elements[(@at + 1), 3].to_a.any? { |each| each.word == "onto" }
+
+      # "bring the left knee next to it": down there.
+      def knee_joins?(step)
+        words = @elements[@at..].map(&:word)
+        step.name == "put" && words.include?("knee") && words.intersect?(%w[next beside meet join together])
+      end
+
+      def toe_ahead?
+        ahead = @elements[(@at + 1)..].find { |each| !%i[filler side].include?(each.kind) }
+        %w[toe heel].include?(ahead&.word)
       end
 
       def take_foot(element)
@@ -187,8 +213,18 @@ module Core
         return put_unknown(element) if @sides.one? && does?(element)
         return current.unknown += [element.word] if current && !@joined
 
+        return start(element, layer: :arms) if carries_on?
+
         start(element, step: nil, unknown: [element.word])
       end
+
+      # "arms float up, and float down": what the arms began they go on with.
+      def carries_on?
+        @after == :upper && @joined && current.nil? &&
+          @elements.all? { |each| %i[and filler way unknown step].include?(each.kind) && !foot_step?(each) }
+      end
+
+      def foot_step?(element) = element.kind == :step && !(element.value.open && element.value.level)
 
       # "grapevine R with a touch": a further step, where one follows that is no part's.
       def following_step?

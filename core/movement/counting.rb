@@ -9,6 +9,8 @@ module Core
       Token = Tokens::Token
       CALLS = %i[number range].freeze
       JOINING = %w[and n &].freeze
+      # "and eight is a touch": a number that is something is a count.
+      IS = %w[is was youre were theyre its].freeze
       UP_TO = %w[to til till until through thru].freeze
       CALLED = %w[on count counts by at beat beats].freeze
       LASTING = %w[for over].freeze
@@ -78,6 +80,7 @@ module Core
         number = Lexicon::NUMBERS[said]
         return and_count if JOINING.include?(said)
         return often if OFTEN.key?(said) && @found.last&.kind == :word
+        return count(number) if number&.positive? && IS.include?(value(1)) && number <= @size
         return keep if number.nil? || value(1).match?(/\Aquarters?\z/) || (number == 3 && step_turn?(3))
 
         spoken_count?(number) ? count(number) : amount_or_word(number)

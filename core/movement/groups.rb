@@ -9,6 +9,9 @@ module Core
       SIDE = /\A(?:r|l|right|left|rt|lt|lft|rf|lf)\z/
       # Words that begin something new as a comma does.
       THEN = %w[then].freeze
+      # Who does what follows an "and".
+      WHO = %w[you we they i he she everybody everyone youre were theyre youll well lets].to_set.freeze
+      private_constant :WHO
 
       def initialize(tokens)
         @tokens = drop_list_commas(tokens)
@@ -67,7 +70,7 @@ module Core
 
       def take(token, index)
         case token.kind
-        when :word then word(token)
+        when :word then word(token, @tokens[index + 1])
         when :number, :range then number(token)
         when :amount then amount(token)
         when :over then lasting(token, index)
@@ -78,11 +81,27 @@ module Core
         end
       end
 
-      def word(token)
+      def word(token, following = nil)
         return break_off(token) if THEN.include?(token.value) && group&.kind != :counts && @segments.last.any?
 
-        add(:words, words: []) unless group&.kind == :words && group.times.nil?
+        break_off(token) if another?(token, following)
+
+        add_words unless group&.kind == :words && (group.times.nil? || group.words.size.zero? || @ahead_of == group)
         group.words << token
+      end
+
+      def add_words
+        add(:words, words: [])
+        return unless @ahead
+
+        group.times = @ahead
+        @ahead = nil
+        @ahead_of = group
+      end
+
+      # "the left rests and you clap": somebody does something else now.
+      def another?(token, following)
+        %w[and but so].include?(token.value) && group&.kind == :words && WHO.include?(following&.value)
       end
 
       def number(token)
@@ -114,6 +133,8 @@ module Core
 
       def repeat(token)
         last = @segments.last.reverse.find { |each| each.kind == :words }
+        return @ahead = token.value if @segments.last.empty? && token.text.match?(/\Ax\d/)
+
         return last.times = token.value if last && @segments.last.last.kind == :words
 
         add(:again)

@@ -22,6 +22,7 @@ module Core
       LIKE = /\A(?:its |just |almost |a bit |sort of |kind of )*like (?:a|an|the|youre|when|its)\b/
       LIKENESS = /\blike (?:a|an|the|some|when)(?: (?!(?:and|then|but|with|you|on|to|right|left)\b)\w+){1,3}/
       FREE_FEET = %i[weight].freeze
+      PART_OF_FOOT = /\b(?:the |your )?(?:ball|balls|tip|tips|edge) of (?:the |your )?(?=right\b|left\b|both\b)/
 
       include Facts
       include LeftOpen
@@ -59,6 +60,7 @@ module Core
 
       # "arms go round like a big wheel": what it is like nobody dances.
       def unlike(folded)
+        foot_itself(folded) if folded.include?("of")
         return folded unless folded.include?("like")
 
         folded.join(" ").scan(LIKENESS) do
@@ -66,6 +68,14 @@ module Core
           folded.fill(nil, match.pre_match.count(" "), match[0].strip.count(" ") + 1)
         end
         folded
+      end
+
+      # "on the ball of the left", "the toes of your right foot": that foot.
+      def foot_itself(folded)
+        folded.join(" ").scan(PART_OF_FOOT) do
+          match = Regexp.last_match
+          folded.fill(nil, match.pre_match.count(" "), match[0].strip.count(" ") + 1)
+        end
       end
 
       def take_lead(folded)
@@ -102,6 +112,7 @@ module Core
 
       # Words about how it is danced.
       def advice?(folded)
+        return false if only_part?(folded)
         return true if folded.compact.join(" ").match?(LIKE) && @acts.all? { |act| act.sides.empty? }
 
         @said.empty? && @lead.nil? && @acts.none?(&:foot?) && folded.compact.join(" ").match?(Lexicon::ADVICE)
@@ -156,7 +167,8 @@ module Core
 
       def upper(act, text)
         name = act.step&.name || Lexicon::GENERIC.fetch(act.layer)
-        [Move.new(text:, step: name, kind: :step, layer: act.layer, doubts: act.doubts & [:facing])]
+        [Move.new(text:, step: name, kind: :step, layer: act.layer,
+                  doubts: act.layer == :head ? [] : act.doubts & [:facing])]
       end
 
       # Words that nobody knows, or that leave things open.

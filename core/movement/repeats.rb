@@ -28,9 +28,9 @@ module Core
 
       # tokens: Tokens::Token of words => Said or nil.
       def self.of(tokens)
-        return unless tokens.all? { |token| WORDS.include?(token.value) }
-
         words = Lexicon.words(tokens.map(&:text)).map(&:first)
+        return unless tokens.each_with_index.all? { |token, i| known?(token, words[i]) }
+
         text = words.join(" ")
         return unless [KEYS, SWAP, THERE].any? { |pattern| text.match?(pattern) }
 
@@ -38,13 +38,15 @@ module Core
         Said.new(more: more(text), turned: text.match?(TURNED), side:, those: text.match?(OF_THOSE))
       end
 
+      def self.known?(token, word) = WORDS.include?(token.value) || (token.value != word && WORDS.include?(word.to_s))
+
       def self.more(text)
         return 2 if text.match?(/three times|thrice/)
 
         word = text[OF_THOSE, "many"] or return 1
         Lexicon::NUMBERS[word] || 1
       end
-      private_class_method :more
+      private_class_method :more, :known?
 
       # moves: [Move] so far; size: twelfths of the line.
       def initialize(moves, size)

@@ -54,6 +54,8 @@ module Core
       def said_given(_match, _text) = { given: true }
       def said_free(match, _text) = { weight: OTHER[foot(match)], ending: true }
       def said_free_foot(match, text) = said_free(match, text)
+      def said_lifted(match, _text) = { weight: OTHER[foot(match)] }
+      def said_kept(_match, _text) = {}
       def said_supporting(match, _text) = { weight: foot(match) }
       def said_shared(_match, _text) = { weight: :both }
       def said_weight_open(_match, _text) = { weight: :open }
@@ -79,6 +81,8 @@ module Core
 
       # Who has the right shoulder to the audience faces left.
       def said_shoulder(match, _text)
+        return { facing: match[:on] == "right" ? 7 : 3 } if match[:on]
+
         { facing: (match[:side] == "right") ^ %w[back upstage].include?(match[:to]) ? 7 : 3 }
       end
 

@@ -133,7 +133,7 @@ module Core
         return if foot && seated?
 
         rise if foot && move.level.nil?
-        set(level: Known.derived(:standing)) if foot && %i[floor low].include?(move.level)
+        set(level: Known.derived(:standing)) if foot && move.level == :floor
         began_on(move.weight) if %i[left right].include?(move.weight) && move.kind == :state
         set(weight: Known.stated(move.weight))
       end

@@ -77,10 +77,14 @@ module Core
 
         def loose_sides
           return put_noun if @noun
+          return put_sides if @sides.one? && STEPS_TO.include?(@ways.last) && on_foot?
           return unnamed if @sides.size == 1 && (told_of? || (current.nil? && %i[upper unknown].include?(@after)))
 
           put_sides
         end
+
+        # "back on the left", "side on the right": a step.
+        def on_foot? = @elements.last(3).map(&:word).then { |words| words.intersect?(%w[on onto]) && @acts.empty? }
 
         # "the right one peels": what that foot does nobody knows.
         def put_unknown(element)

@@ -74,9 +74,14 @@ module Core
         def lying_word?(step, element)
           return false unless LYING.include?(step.name) && element.word.match?(PLACE)
           return kneeling_word? if step.name == "kneel" && (@noun == "knee" || Lexicon::FEET.include?(current&.noun))
-          return true if on_feet?(element)
+          return true if on_feet?(element) || turning_on_seat?(step)
 
           step.name != "sit on a chair" && others?(element)
+        end
+
+        # "swivel an eighth on the seat": who turns there sat down before.
+        def turning_on_seat?(step)
+          step.name == "sit on a chair" && (!@amount.nil? || turns?(current&.step) || current&.step&.name == "swivel")
         end
 
         # "both feet on the floor", "stomp into the floor": nobody lies down by it.
@@ -109,7 +114,7 @@ module Core
         end
 
         # What a foot or the arms do: "tap the floor".
-        def small?(step) = !step.nil? && (!step.foot.nil? || step.layer == :arms)
+        def small?(step) = !step.nil? && ((!step.foot.nil? && step.foot != :rise) || step.layer == :arms)
 
         # "kick R 1, down 2": the foot comes down.
         def foot_down?(step)

@@ -13,11 +13,10 @@ module Core
 
         # "arms up 1, down 2", "let them fall": said right after what the arms did.
         def theirs?(step)
-          return false unless @after == :upper && current.nil?
-
+          return false unless %i[upper soft].include?(@after) && current.nil?
           return true if %i[standing low].include?(step.level) && alone?
 
-          @elements.any? { |each| %w[them both].include?(each.word) }
+          @after == :upper && @elements.any? { |each| %w[them both let].include?(each.word) }
         end
 
         # Whether nothing else is said than this step.
@@ -114,7 +113,7 @@ module Core
 
         # "cross right over left": the second side says where.
         def placed_beside?
-          way = before
+          way = %w[the your].include?(before&.word) ? before(2) : before
           return false unless way && current&.foot? && current.sides.any? && PLACING.include?(way.word)
 
           after = following

@@ -13,6 +13,7 @@ module Core
           /\A(?:on|onto) the back\b(?! wall| corner| leg| foot)/ => "lie",
           /\A(?:on|onto|to) (?:your |my |our |their |the )?(?:tummy|belly|stomach|spine|bum)\b/ => "lie",
           /\A(?:(?:on|onto) (?:your |my |our |their |the )?|to (?:your|my|our|their) )bottom\b/ => "lie",
+          /\Aflat (?:out )?on (?:your |the )?(?:back|face|front|tummy|stomach)\b(?! wall| corner)/ => "lie",
           /\A(?:on|onto|to) (?:your|my|our|their) back\b(?! wall| corner| leg| foot)/ => "lie",
           /\A(?:on|onto) (?:your |the )*(?:other )?(?:side|front)\b(?! foot| leg| of)/ => "lie",
           /\A(?:on|onto|to|into|in) (?:the |your |a )*(?:chair|seat|stool|bench)s?\b(?! pose)/ => "sit on a chair",
@@ -35,7 +36,7 @@ module Core
           ["(?:to|into|towards) (?:the )?\\w+ (?:corner|wings|exit)", "away from (?:us|me|the audience|the front)",
            "(?:the )?(?:windows?|door)(?: side| wall)?", "exit(?:ing)?", "enter(?:ing)?",
            "croisee?", "effacee?", "ecartee?", "epaule(?:ment)?", "en tournant", "entournant",
-           "in profile", "side on"] =>
+           "in profile", "side on(?! (?:the|your|to|right|left))"] =>
             %i[facing]
         }.transform_keys { |texts| /\A(?:#{texts.join('|')})\b(?! (?:hands?|arms?|shoulders?)\b)/ }.freeze
       end

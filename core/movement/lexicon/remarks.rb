@@ -21,7 +21,8 @@ module Core
           help helps helping matter cheat cheating bother fuss fussing keep keeps keeping kept stays called call calls
           happen happens happened seem seems look-like sounds sound sounding obviously exaggerate overdo relax relaxing
           mark marking dance dances dancing danced choreograph choreographed allowed supposed suppose guess reckon
-          trying owes wants wanted needed gotten been gone lots plenty
+          trying owes wants wanted needed gotten been gone lots plenty prep prepare prepares preparing come comes coming limp leave leaves
+          leaving look-out
         ].freeze
         # Who: children are often somebody else for a moment.
         PEOPLE = %w[
@@ -81,7 +82,7 @@ module Core
           rough gentle floaty flowy fluid liquid lush juicy chunky thumpy groovy funky bouncy springy jumpy wobbly
           shaky stiff rigid frozen melting hidden glued planted rooted stuck nailed squeezed square equal even total
           entire whole full empty complete extra super mega ultra mini double-check same similar identical opposite-ish
-          alive dead asleep awake lost found ready steady careful controlled own private secret-ish enough less least
+          alternating alternate alternately direction directions alive dead asleep awake lost found ready steady careful controlled own private secret-ish enough less least
           much many more most several some any every each else otherwise anyway anyhow somehow though although however
           while whilst whereas therefore besides too also plus minus except apart-from overall altogether together-ness
           deliciously lightly sweetly clockwise-ish dramatic theatrical musical rhythmic rhythmical graceful

@@ -16,7 +16,8 @@ module Core
                 "(?:row|line|half|group|circle|people)s?|[ab](?:['’]?s|(?= (?:step|go|hold)))|" \
                 "(?:group|team|partner|line|row|couple|number)s? (?:one|two|three|four|[1-4a-d])|" \
                 "half(?= (?:of|the|you|go|stay|hold|step|up|down|kneel|stand|sit|are|on|do)\\b)"
-        OTHERS = "the rest|others|other (?:group|half|line|row|people|ones|team)s?|every(?:one|body) else|" \
+        OTHERS = "(?<!for )(?<!hold )(?<!do )(?<!through )the rest(?! of (?:it|this|that|the (?:eight|count|time|line|song)))|" \
+                 "others|other (?:group|half|line|row|people|ones|team)s?|every(?:one|body) else|" \
                  "some of (?:you|us|them)|" \
                  "(?:left|right) side of the (?:room|stage|space|line|circle|group)|" \
                  "if you(?:['’]?re| are)? (?:in|on|at|a|the)"
@@ -25,6 +26,8 @@ module Core
         HALVES = /\bhalf (?:up|down|on|go|stay)\b/i
         SUBJECT = /(?<![\p{L}\d])(?:#{PEOPLE}|#{PARTS})(?![\p{L}\d])/i
         NAMED = /(?:\A|[,;.:(]\s*|\b(?:and|while) )(?<name>\p{Lu}\p{L}+s)(?=:?\s+\p{Ll})/
+        # Who is spoken to.
+        CALLED = /\b(?:boys and girls|girls and boys|ladies and gent(?:s|lemen)|leaders and follow(?:er)?s)\b/i
         ALL = /\A(?:then |and |now )*(?:all|everyone|everybody|all together|both)\b(?! else)/i
         EVERYBODY = /\b(?:all|everyone|everybody)\b/i
         CHOSEN = /\bor\b(?! (?:so|more|less|two|three|four|five|six)\b)/i
@@ -36,7 +39,7 @@ module Core
           rest others else some if side users dancers standers sitters
         ].to_set.freeze
         private_constant :SIGNS, :PEOPLE, :PARTS, :OTHERS, :REST, :HALVES, :HALF_OF, :SUBJECT, :NAMED, :ALL,
-                         :EVERYBODY, :CHOSEN
+                         :EVERYBODY, :CHOSEN, :CALLED
 
         private
 
@@ -45,7 +48,7 @@ module Core
           return @parted if defined?(@parted)
           return @parted = false unless signs?
 
-          said = @text.scan(SUBJECT).map(&:downcase).uniq
+          said = @text.gsub(CALLED, "").scan(SUBJECT).map(&:downcase).uniq
           @parted = @text.match?(HALF_OF) || said.size > (@text.match?(EVERYBODY) ? 0 : 1) || @text.match?(REST) ||
             @text.scan(HALVES).size > 1 || named.size > 1
         end

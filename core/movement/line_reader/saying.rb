@@ -6,7 +6,9 @@ module Core
       # Words laid on their counts: moves, repeats, notes, what stands in brackets.
       module Saying
         UPPER = %i[arms head].freeze
-        private_constant :UPPER
+        # What goes up and down without anybody getting up or down.
+        SOFT = ["relevé", "plié", "heel", "heel drop"].freeze
+        private_constant :UPPER, :SOFT
 
         private
 
@@ -147,6 +149,7 @@ module Core
           return :unknown if move.kind == :unknown
           return :upper if generic?(move) || (move.layer == :arms && move.text.match?(/\b(?:up|down)\b/i))
 
+          return :soft if SOFT.include?(move.step) && move.side.nil?
           return :upper if UPPER.include?(move.layer) && move.text.match?(/\b(?:right|left|[rl])\b/i)
 
           foot_before(@vocabulary.find(move.step.to_s)) if move.layer == :feet

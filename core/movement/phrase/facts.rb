@@ -30,6 +30,12 @@ module Core
           !@last.nil? && @after != :upper && folded.compact.join(" ").match?(CENTRE)
         end
 
+        # "and then it's arms": theirs is what follows.
+        def only_part?(folded)
+          words = folded.compact.reject { |word| Lexicon.small?(word) || %w[its just only].include?(word) }
+          words.size == 1 && Lexicon::PARTS.key?(words.first)
+        end
+
         # "the lion": what that is nobody knows.
         def named?(folded) = @said.empty? && @lead.nil? && folded.all? && Lexicon::Remarks.name?(folded)
 

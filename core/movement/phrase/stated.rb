@@ -72,7 +72,7 @@ module Core
           return move.with(doubts: move.doubts | [:weight]) if said.weight == :open
 
           weight = weight_of(move, said)
-          move = move.with(weight:) if weight
+          move = move.with(weight:, doubts: move.doubts - [:weight]) if weight
           return move if said.none || said.given || said.same
 
           turned(move, said)

@@ -33,6 +33,9 @@ module Core
         free: "(?:(?:with|and|so|leave|leaving|keep|keeping|have) )*#{DET}(?<side>right|left)s?(?: foot| " \
               "leg)? #{IS}" \
               "free(?: to (?:step|go|move|walk|start|begin|lead|kick)(?: (?:out|off|again|next|on))?)?",
+        lifted: "(?:(?:with|and|so|keep|keeping|have) )*#{DET}(?<side>right|left) (?:foot|leg) " \
+                "(?:is |stays |still |just |now |held |kept )*" \
+                "(?:off the (?:floor|ground)|in the air|lifted|raised|hanging|hovering)",
         free_foot: "(?:free|working) (?:foot|leg)(?: is)? #{DET}(?<side>right|left)",
         supporting: "(?:standing|supporting) (?:foot|leg|side) (?:which |that )?(?:is |" \
                     "being )?#{DET}(?<side>right|left)|" \
@@ -72,11 +75,13 @@ module Core
         lands: "(?<word>land|lands|landing) (?<tail>(?:on |on the )?(?<side>right|left|both)(?: foot| feet)?)",
         together: "(?:(?:and |then |up |down |land |landing )*(?:on|onto|with|to|in) (?:to |your |the )*" \
                   "(?:both|two|2) (?:feet|legs|foot)(?! off)|(?:back |come )*(?:to|onto|on) both\\z|" \
-                  "(?:jump|land|hop|end|finish|stop|put|place|bring) (?:your )?both feet(?: down| together| back)?|" \
+                  "(?:jump|land|hop|end|finish|stop|put|place|bring) (?:your )?(?:both|two|2) (?:feet|foot)" \
+                  "(?: down| together| back)?|" \
                   "(?:place|plant|put|bring|land) both\\z|" \
                   "\\A(?:and |then |with |your )*(?:both|two|2) (?:feet|legs)" \
                   "(?: (?:on the floor|together|apart|in|down|flat))*\\z|(?:with |and |bring |put |your |the )*" \
-                  "feet (?:tog|together|apart|wide|parallel|side by side|joined|shoulder width|hip width|hips?|" \
+                  "feet (?:all |nice and |really |firmly |glued |stuck |pressed |squeezed |still |close |tight |tightly |right |are )*" \
+                  "(?:tog|together|apart|wide|parallel|side by side|joined|shoulder width|hip width|hips?|" \
                   "shoulders?)" \
                   "(?: apart)?(?: (?:left|right)\\z)?)",
         position: "(?:(?:in|to|into|finish|close|closes|closed|closing|hold|land|lands|behind|front) )+" \
@@ -96,12 +101,15 @@ module Core
               "the house)|(?:face|faces|facing|look|looking) away(?: from (?:us|me|the audience|the front))?",
         shoulder: "(?<side>right|left) shoulders? (?:is |are )?(?:to|towards|at) (?:the )?(?<to>us|me|you|" \
                   "audience|front|" \
-                  "crowd|house|back|upstage)\\b",
+                  "crowd|house|back|upstage)\\b|" \
+                  "(?:with )?(?:the )?(?<of>audience|crowd|front|mirror) (?:is |are )?(?:on|to) (?:the |your )" \
+                  "(?<on>right|left)\\b(?! (?:foot|leg|wall))",
         facing: "(?<lead>(?:so |you |youre |and |then |be |is |are |all |everybody |everyone |we |to |#{ENDS} |" \
                 "stop |" \
                 "land |by |start |starts |starting |stay |still |already )*)(?<verb>face|faces|faced|" \
                 "facing)(?: to)? " \
                 "(?:dead |straight |the |your |to |towards |square |out |round |at |their |our )*(?<to>#{FACES})",
+        kept: "(?:keep|keeps|keeping|stay|stays|still|remain) facing (?:it|there|that way|the same way|this way)",
         level: "(?<!tap )" \
                "(?<lead>(?:still |stay |stays |staying |from |start |starting |starts |begin |remain |all |" \
                "again )*)" \
@@ -112,14 +120,14 @@ module Core
       # Without these words a pattern need not be tried.
       SIGNS = {
         none: /weight/, given: /weight/, weight_open: /weight|in the/, weight: /weight/, free: /free/,
-        free_foot: /free|working/, supporting: /standing|supporting/, shared: /weight/, ended: /end|finish/,
+        lifted: /(?:foot|leg) .*(?:off|air|lifted|raised|hanging|hovering)/, free_foot: /free|working/, supporting: /standing|supporting/, shared: /weight/, ended: /end|finish/,
         stands: /\b(?:on|onto|over) .*(?:left|right|both|it\b)/, either_foot: /\bon(?:to)? .*(?:foot|leg)/,
         lands_open: /land|finish|end|pose|hold/, lands: /land/,
         on_leg: /on /, to_foot: /to /,
         together: /feet|both|two|2/,
         position: /first|second|fo?u?rth|fifth|parallel|\d(?:st|nd|th)/, choice: /feet|foot|legs?\b|steps|footwork/,
-        away: /back|away/, facing: /fac/, shoulder: /shoulder/, level: /seat|sit|sat|kneel|lying|laying/,
-        on_feet: /your feet/
+        away: /back|away/, facing: /fac/, shoulder: /shoulder|(?:on|to) (?:the|your) (?:right|left)/, level: /seat|sit|sat|kneel|lying|laying/,
+        on_feet: /your feet/, kept: /facing/
       }.freeze
       private_constant :DET, :SIDE, :SEATS, :FOOT, :NOT_FEET, :ENDS, :STAYS, :IS, :FACES, :PATTERNS, :SIGNS
     end

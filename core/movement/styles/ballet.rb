@@ -16,7 +16,7 @@ module Core
         Step.of("relevé", "releve", "rise to toes", layer: :body),
         Step.of("tendu", foot: :free),
         Step.of("dégagé", "degage", foot: :free),
-        Step.of("rond de jambe", "rond", foot: :free, counts: 2),
+        Step.of("rond de jambe", "rond", "ronde", "rond de jamb", "ronds de jambe", foot: :free, counts: 2),
         Step.of("développé", "developpe", "unfold", foot: :free, counts: 4),
         Step.of("arabesque", "arab", foot: :free, counts: 2),
         Step.of("attitude", foot: :free, counts: 2),

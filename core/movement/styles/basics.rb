@@ -61,6 +61,7 @@ module Core
                 "any", "finish how you like", "however", kind: :free),
         Step.of("turn", "trn", "spin", "rotate", "turns", "turning", "spins", "twirl", "twirls", "spinning", "revolve",
                 "snap round", "snap around", "turn around", "turn round", layer: :body, open: true),
+        Step.of("swivel", "swivels", "swivelling", layer: :body, open: true),
         Step.of("face", "facing", "look to face", layer: :body),
         Step.of("kneel", "kneel down", "down to knee", "to knees", "on knees", "kneels", "kneel up",
                 "sit back on heels",
