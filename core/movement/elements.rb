@@ -92,7 +92,7 @@ module Core
         rest = @words[at, 6].take_while { |word| word }.join(" ")
         return face(Regexp.last_match, at) if FACE =~ rest
         return shoulder(Regexp.last_match, at) if SHOULDER =~ rest
-        return Element.new(:way, "air", at, 3, "air") if rest.start_with?("in the air")
+        return airborne(at) if rest.start_with?("in the air")
 
         return step_named("kneel", at, rest[KNEE_DOWN]) if knee_before?(at) && rest[KNEE_DOWN]
 
@@ -102,6 +102,14 @@ module Core
           return Element.new(:doubt, doubts, at, match.count(" ") + 1, match)
         end
         rounds(rest, at)
+      end
+
+      # "in the air on 8": all of the body, where nothing else is said to be there.
+      def airborne(at)
+        others = (@words[0...at] + @words[(at + 3)..]).compact
+        return Element.new(:way, "air", at, 3, "air") unless others.all? { |word| Lexicon.idle?(word) }
+
+        step_named("airborne", at, "in the air")
       end
 
       # "walk off stage left", "run off right": where to.

@@ -52,7 +52,7 @@ module Core
           return false unless following&.kind == :word && given > 1
           return false if given > @last && ((@last.positive? && counts_first?) || counted_later?(given))
 
-          HOW.include?(following.value) || steps_next? || (plural?(following) && (given <= @last || @last.zero?))
+          HOW.include?(following.value) || steps_next? || many_of?(given) || (plural?(following) && (given <= @last || @last.zero?))
         end
 
         # "four step touches": several words that name one step.
@@ -85,8 +85,16 @@ module Core
           AFTER_STEPS.include?(value(1)) && Vocabulary::DEFAULT.find("#{value(1)} #{value(2)}").nil?
         end
 
+        # "seven light little runs": how they are, before what they are.
+        def many_of?(given)
+          return false unless given > 1 && (given <= @last || @last.zero?)
+
+          how = (1..3).find { |by| token(by)&.kind != :word || !Lexicon::QUALITY.include?(value(by)) }
+          !how.nil? && how > 1 && token(how)&.kind == :word && plural?(token(how))
+        end
+
         def amount_or_word(given)
-          return amount(given) if steps_before?(given)
+          return amount(given) if steps_before?(given) || many_of?(given)
 
           following = value(1)
           return amount(given) if following.match?(NOUNS) || following.match?(TIMES) || HOW.include?(following)

@@ -7,8 +7,11 @@ module Core
       module Onward
         HEADING = /\A(?:(?:and|all|both|going|moving|travelling|traveling|this|it|is)\ )*
           (?:to|towards)\ (?:the|your|my)\ (?<side>right|left|[rl])\z/ix
+        LEG = /\A(?:so |thats |that's |which is )?(?:the|your) (?<side>left|right|l|r)(?: one| foot| leg)?\W*\z/i
+        ON_A_LEG = /\b(?:on|onto) (?:the|your|that) (?:back|front|other|same|standing) (?:leg|foot)\W*\z/i
+        OTHER_WAY = /\b(?:the )?(?:other|opposite) (?:way|side|direction|foot|leg)\b/i
         GOING = %w[back forward fwd backwards forwards in out again home].freeze
-        private_constant :HEADING, :GOING
+        private_constant :HEADING, :GOING, :OTHER_WAY, :LEG, :ON_A_LEG
 
         private
 
@@ -47,6 +50,49 @@ module Core
 
           at -= 1 while at.positive? && alike?(@moves[at - 1], @moves[at])
           @moves[at] = @moves[at].with(side:)
+        end
+
+        # "three step turn back the other way": on the side on which that step was not danced last.
+        def other_way(group, moves)
+          first = moves.find { |move| move.layer == :feet && move.kind == :step }
+          return unless first && first.side.nil? && group.words.map(&:text).join(" ").match?(OTHER_WAY)
+
+          before = @moves.rindex { |move| move.step == first.step && move.side }
+          before && Lexicon::OTHER.fetch(@moves[before].side)
+        end
+
+        # "three steps forward, right left right": which feet the steps are that were said without any.
+        def feet_of(group)
+          sides = Lexicon.words(group.words.map(&:text)).map(&:first).reject { |word| Lexicon.small?(word) }
+          return unless sides.size > 1 && sides.all? { |word| Lexicon::SIDES.key?(word) }
+
+          sides.map(&:to_sym)
+        end
+
+        # "you stay on the back leg, the left one": that leg is this one.
+        def leg_named?(group)
+          match = group.words.map(&:text).join(" ").match(LEG) or return false
+          return false unless @moves.last&.kind == :hold && @moves.last.text.match?(ON_A_LEG)
+
+          @moves[-1] = @moves.last.with(weight: Lexicon.words([match[:side]]).first.first.to_sym)
+        end
+
+        # Whether a row of sides names the feet of the moves before it; then these are danced so.
+        def named_feet?(group)
+          sides = group.times.nil? && group.amount.nil? && feet_of(group) or return false
+          last = @moves.last(sides.size)
+          return false unless @said_last.to_i.positive? && last.all? { |move| open_foot?(move, last.first) }
+          return false if last.size < sides.size && !(@said_last == 1 && @vocabulary.find(last.first.step)&.each)
+
+          move = last.first
+          @moves.pop([@said_last, sides.size].min)
+          @moves.concat(sides.map { |side| move.with(side:) })
+          true
+        end
+
+        def open_foot?(move, first)
+          move.side.nil? && move.layer == :feet && move.kind == :step && move.step == first.step && move.at.nil? &&
+            @vocabulary.find(move.step)&.weights == [:lead]
         end
 
         # "step kick step touch, starting left": what is danced in one go begins with it.

@@ -19,9 +19,26 @@ module Core
           return once_more(said, group, positions) if said
           return on_other_side(group, positions) if side_alone?(group)
           return heading(group) if @moves.any? && positions.empty? && heading?(group)
+          return heard(group) if positions.empty? && leg_named?(group)
+          return feet_named(group, positions) if @moves.any? && named_feet?(group)
 
           speak(group, positions)
+          @said_last = @moves.size - before
           @open = positions.empty? && @moves.size > before ? @moves.size - before : nil
+        end
+
+        # The feet of what was said before, on their counts.
+        def feet_named(group, positions)
+          heard(group)
+          @said_last = 0
+          @open = positions.empty? ? feet_of(group).size : nil
+          take_feet(positions) if positions.any?
+        end
+
+        def take_feet(positions)
+          @open = nil
+          moves = @moves.pop(@moves.reverse.take_while { |move| move.at.nil? && move.step == @moves.last.step }.size)
+          @moves.concat(placed(moves, positions))
         end
 
         def once_more(said, group, positions)
@@ -101,7 +118,7 @@ module Core
         # The moves of a group of words, as often and on the side that is said.
         def danced(group, found)
           moves = @chair || @only ? found.moves.map { |move| on_chair(alone(move)) } : found.moves
-          moves = parted(group, sided(moves, found.lead || begun(moves, group) || @lead))
+          moves = parted(group, sided(moves, found.lead || begun(moves, group) || other_way(group, moves) || @lead))
           @lead = nil if @lead && moves.any? { |move| move.layer == :feet && move.side }
           Times.new(moves, group, @moves, lead: found.lead, odd: @odd ||= method(:odd?)).all
         end

@@ -23,6 +23,7 @@ module Core
                 "shoulder rolls", "roll the shoulders",
                 "rock side to side", "rock back and forth", "swing side to side", layer: :body),
         Step.of("shout", "sing", "roar", "call", "stamp your voice", "hum", "whisper", layer: :breath),
+        Step.of("airborne", level: :air, weights: [:air]),
         Step.of("windmill", layer: :arms, open: true),
         Step.of("carried", "carry", "carries you", "carries you off", "carries me", "picks me up", "picks you up",
                 "picks her up", "picks him up", "pick me up", "picked up", "is lifted", "gets lifted", "lifted by",
