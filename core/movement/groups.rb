@@ -74,7 +74,7 @@ module Core
         when :number, :range then number(token)
         when :amount then amount(token)
         when :over then lasting(token, index)
-        when :times then repeat(token)
+        when :times then repeat(token, @tokens[index + 1])
         when :dash then dash(index)
         when :comma then break_off(token)
         else add(token.kind, text: token.value)
@@ -131,9 +131,11 @@ module Core
         @segments[-2].one? && before.over.nil? && before.amount.nil? && before.times.nil?
       end
 
-      def repeat(token)
+      # "x2" repeats what stands before it; before words or a colon, what follows: "x2: step R", "4 x chassé".
+      def repeat(token, following)
         last = @segments.last.reverse.find { |each| each.kind == :words }
-        return @ahead = token.value if @segments.last.empty? && token.text.match?(/\Ax\d/)
+        ahead = following&.kind == :word || following&.text == ":"
+        return @ahead = token.value if ahead && @segments.last.empty?
 
         return last.times = token.value if last && @segments.last.last.kind == :words
 

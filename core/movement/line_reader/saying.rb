@@ -7,7 +7,7 @@ module Core
       module Saying
         UPPER = %i[arms head].freeze
         # What goes up and down without anybody getting up or down.
-        SOFT = ["relevé", "plié", "heel", "heel drop"].freeze
+        SOFT = ["relevé", "plié", "heel drop"].freeze
         private_constant :UPPER, :SOFT
 
         private
@@ -166,10 +166,16 @@ module Core
           return :unknown if move.kind == :unknown
           return :upper if generic?(move) || (move.layer == :arms && move.text.match?(/\b(?:up|down)\b/i))
 
-          return :soft if SOFT.include?(move.step) && move.side.nil?
+          return :soft if soft?(move)
           return :upper if UPPER.include?(move.layer) && move.text.match?(/\b(?:right|left|[rl])\b/i)
 
           foot_before(@vocabulary.find(move.step.to_s)) if move.layer == :feet
+        end
+
+        def soft?(move)
+          return move.text.match?(/\bheels\b/i) if move.step == "heel"
+
+          SOFT.include?(move.step) && move.side.nil?
         end
 
         def foot_before(step)
