@@ -108,7 +108,8 @@ module Core
       def begin_step(step, element)
         put_sides if @sides.any? && (side_steps?(step, element) || steps_before?(step))
         round = turn_first(element)
-        step = @vocabulary.find(other_step(step, element) || step.name) if step.foot?
+        other = other_step(step, element) if step.foot? || step.hands == :take
+        step = @vocabulary.find(other) if other
         start(element, step:, sides: own_sides, noun: @noun, round:)
         @noun = nil
       end
@@ -118,8 +119,15 @@ module Core
         return "lift" if step.name == "slide" && (@noun == "leg" || from_knees?)
         return "touch" if %w[place places].include?(element.word) && toe_ahead?
         return "step" if step.name == "rock" && onto_ahead?
+        return ("lift" if foot_ahead? || (!part_ahead? && side_ahead?)) if step.hands == :take
 
         "kneel" if (step.name == "close" && @noun == "knee") || knee_joins?(step)
+      end
+
+      # "pick up the right".
+      def side_ahead?
+        ahead = @elements[(@at + 1)..].reject { |each| each.kind == :filler }
+        ahead.first&.kind == :side && %i[foot and with].include?(ahead[1]&.kind || :and)
       end
 
       # "rock forward onto the right": there the weight is, and nobody has said that it goes back.
@@ -158,12 +166,17 @@ module Core
         current.sides << element.value
       end
 
+      # "the chair is right behind you": close, and no foot.
+      def right_behind?
+        %w[behind beside].include?(following&.word) && %w[you me us him her them].include?(following(2)&.word)
+      end
+
       # The word before a side, its article left out.
       def word_before = %w[the your].include?(before&.word) ? before(2)&.word : before&.word
 
       # "not the right", "using the right foot", "travelling right": a side that nobody steps on.
       def unmeant?
-        return true if %w[using travelling traveling moving heading].include?(word_before)
+        return true if %w[using travelling traveling moving heading].include?(word_before) || right_behind?
 
         (before&.word == "the" ? before(2) : before)&.kind == :no
       end

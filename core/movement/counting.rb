@@ -11,6 +11,7 @@ module Core
       JOINING = %w[and n &].freeze
       # "and eight is a touch": a number that is something is a count.
       IS = %w[is was youre were theyre its].freeze
+      FEET = %w[ft feet].freeze
       UP_TO = %w[to til till until through thru].freeze
       CALLED = %w[on count counts by at beat beats].freeze
       LASTING = %w[for over].freeze
@@ -94,8 +95,16 @@ module Core
         return keep_as_word if text == "&" && joining?
         return take(last_of(token)) unless text.match?(/\A\d+\z/)
 
+        return two_feet if text == "2" && FEET.include?(value(1))
+
         given = text.to_i
         amount?(given) ? amount(given) : count(given)
+      end
+
+      # "land 2 ft": both, and no amount of them.
+      def two_feet
+        @found << Token.new(:word, token.text, "2")
+        @at += 1
       end
 
       # "3 step turn", where no count 3 is due; "three step turn" always is one.

@@ -12,7 +12,9 @@ module Core
       Doubt = Struct.new(:row, :move, keyword_init: true)
       STILL = %i[state hold].freeze
       LEADS = %i[lead other].freeze
-      private_constant :STILL, :LEADS
+      # Three quick steps that say so by their name: the free foot begins.
+      SHUFFLED = /\b(?:cha[ -]cha[ -]cha|triple(?: step)?|chass[eé])\b/i
+      private_constant :STILL, :LEADS, :SHUFFLED
       attr_reader :entry, :steps, :findings, :doubts
 
       include Feet
@@ -154,12 +156,19 @@ module Core
 
         @unready = false
         need_level(step, move, row)
+        free = foot_sure?
         gesture(step, move, row) if step.foot
         weights(step, move, row) unless move.weight == :keep && step.foot.nil? && keep(step, move, row)
         turn(move)
         change_level(step, move)
-        leave_floor(step)
-        doubt([:weight], move) if @unready || stepped_round?(step, move) || uncounted?(step, move)
+        leave_floor(step, move)
+        doubt([:weight], move) if @unready || stepped_round?(step, move) || uncounted?(step, move, free)
+      end
+
+      # Whether the foot that has to move next is known: the other one bears, and nothing hangs in the air.
+      def foot_sure?
+        weight = @state.weight
+        %i[left right].include?(weight.value) && weight.sure? && @gesture.nil? && @put.nil?
       end
 
       # Who turns over several counts steps it round; a half turn, or one nobody measured, may step over.
@@ -168,8 +177,9 @@ module Core
       end
 
       # Which way a chain of steps goes, and how many a run has, is open where no side is said.
-      def uncounted?(step, move)
+      def uncounted?(step, move, free)
         return false if move.side || move.feet.any?
+        return false if free && step.name != "run" && move.text.match?(SHUFFLED)
 
         step.name == "run" || (step.weights.size > 1 && step.offsets.first.zero? && LEADS.include?(step.weights.last))
       end

@@ -5,8 +5,10 @@ module Core
     class Acts
       # Feet without a verb: "R L R L", "R side", "left foot out"; and what is left over at the end.
       module Feet
+        # "L long behind": a leg that is held there.
+        STRETCHED = %w[long extended stretched straight pointed lifted raised bent high].freeze
         DOES = /\A[a-z]{3,}[^s]s\z/
-        private_constant :DOES
+        private_constant :DOES, :STRETCHED
 
         private
 
@@ -27,6 +29,8 @@ module Core
         # What a foot does that goes somewhere: "right leg up" is lifted, "left foot out" is put there, "R side" is a
         # step.
         def foot_goes(way)
+          return "lift" if @elements[[@at - 2, 0].max...@at].any? { |each| STRETCHED.include?(each.word) }
+
           noun = %w[foot leg toe knee].include?(@noun.to_s)
           return "lift" if noun && %w[up air high].include?(way)
           return "lift knee" if @noun.to_s == "knee"

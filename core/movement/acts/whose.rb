@@ -13,6 +13,7 @@ module Core
 
         # "arms up 1, down 2", "let them fall": said right after what the arms did.
         def theirs?(step)
+          return true if current.nil? && @elements.first(3).any? { |each| each.word == "let" }
           return false unless %i[upper soft].include?(@after) && current.nil?
           return true if %i[standing low].include?(step.level) && alone?
 

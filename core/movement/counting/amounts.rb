@@ -114,7 +114,7 @@ module Core
         end
 
         def times(given)
-          @found << Token.new(:times, "x#{given}", given.clamp(1, 99))
+          @found << Token.new(:times, @tokens[@at, 2].map(&:text).join(" "), given.clamp(1, 99))
           @at += 2
         end
 

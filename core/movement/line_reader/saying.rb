@@ -115,9 +115,19 @@ module Core
           put(danced(group, found), positions, over: group.over)
         end
 
+        # "stomp R, no weight, stomp it again": as before.
+        def as_before(group, moves)
+          last = @moves.last
+          return moves unless moves.one? && last&.weight == :keep && moves.first.step == last.step
+          return moves unless group.words.any? { |token| token.value == "again" }
+
+          [moves.first.with(weight: :keep)]
+        end
+
         # The moves of a group of words, as often and on the side that is said.
         def danced(group, found)
           moves = @chair || @only ? found.moves.map { |move| on_chair(alone(move)) } : found.moves
+          moves = as_before(group, moves)
           moves = parted(group, sided(moves, found.lead || begun(moves, group) || other_way(group, moves) || @lead))
           @lead = nil if @lead && moves.any? { |move| move.layer == :feet && move.side }
           Times.new(moves, group, @moves, lead: found.lead, odd: @odd ||= method(:odd?)).all

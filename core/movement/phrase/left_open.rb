@@ -8,6 +8,7 @@ module Core
         HALVES = ["pivot turn", "ball-change"].freeze
         SEVERAL = /\b(?:two|three|four|five|six|seven|eight|\d) (?:steps|walks|runs)\b/
         OTHER_LEG = /\bwith (?:the |your )?(?:left|right) (?:leg |foot |one )?(?:back|behind)\b/
+        OFF = /\boff (?:the |your )?(?:floor|ground)\b/
         GOING = %w[walk run skip gallop].freeze
         PUT_WAYS = %w[behind front across beside side].freeze
         # What stands before the name of a thing or a place.
@@ -21,7 +22,8 @@ module Core
 
         # Who goes round somewhere may face anywhere.
         def astray(act)
-          return [:facing] if act.foot? && act.ways.intersect?(%w[round around]) && act.amount.nil?
+          round = act.ways.intersect?(%w[round around]) && act.amount.nil?
+          return [:facing] if act.foot? && round && act.step.foot != :free
 
           return [:facing] if act.step.name == "circle" && act.from.zero? && act.sides.any?
           return [:facing] if act.step.name == "face" && act.face.nil?
@@ -82,7 +84,7 @@ module Core
         def onto_or_toward?(act, sides)
           return sides.any? if act.step.name == "jump"
 
-          act.step.name == "lift knee" && act.noun == "knee" && act.ways.empty?
+          act.step.name == "lift knee" && act.noun == "knee" && act.ways.empty? && !spoken.match?(OFF)
         end
 
         # "lunge with left back": which leg the lunge is named after.

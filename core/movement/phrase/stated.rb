@@ -81,7 +81,7 @@ module Core
         # Where the weight is by what is said: :keep where it stays.
         def weight_of(move, said)
           return :keep if said.none
-          return move.side || @last || :keep if said.given
+          return move.side || @acts.flat_map(&:sides).last || @last || :keep if said.given
 
           said.same ? @acts.flat_map(&:sides).last || @last : said.weight
         end

@@ -16,6 +16,8 @@ module Core
         def free(move)
           return unless %i[feet body].include?(move.layer)
 
+          return doubt([:facing], move) if seated?
+
           set(weight: Known.choice, facing: Known.choice)
           doubt([:level], move)
         end

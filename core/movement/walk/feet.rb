@@ -21,14 +21,21 @@ module Core
 
           bearing = step.foot == :standing ? side : other(side)
           begin_on_gesture(bearing) unless @state.weight.known? || @state.weight.source == :choice
+          return hop_onto(side) if step.name == "hop" && @state.weight.value == other(side)
           return contradict(row, move, side) if @state.weight.value == other(bearing) && sure_feet? && !@implied
           return put_somewhere(side, move) if step.foot == :put
 
           by_turns = @gesture == other(side)
           @put = nil
-          @gesture = side
+          @gesture = step.foot == :standing ? nil : side
           lean_on(bearing)
           doubt([:weight], move) if by_turns
+        end
+
+        # "hop L, hop R": from one foot onto the other.
+        def hop_onto(side)
+          @put = @gesture = @implied = nil
+          set(weight: Known.derived(side))
         end
 
         # A foot that is used although it bears: something before it was otherwise.

@@ -8,7 +8,9 @@ module Core
         STANDS = %i[lead other both].freeze
         LOW = %i[floor kneeling].freeze
         UNSEATS = %i[standing floor kneeling air].freeze
-        private_constant :STANDS, :LOW, :UNSEATS
+        # How the feet stand, and no standing up: "and get low, feet wide".
+        STANCE = /\bfeet (?:\w+ )*(?:wide|apart|parallel|hips?|shoulders?)\b/i
+        private_constant :STANDS, :STANCE, :LOW, :UNSEATS
 
         private
 
@@ -36,8 +38,9 @@ module Core
         def stays_low?(move) = move.kind == :hold && move.level == :low && LOW.include?(@state.level.value)
 
         # A foot that works stands again unless the step says otherwise.
-        def leave_floor(step)
+        def leave_floor(step, move)
           return unless @state.level.value == :low && step.level.nil? && step.weights.intersect?(STANDS)
+          return if step.name == "feet together" && move.text.match?(STANCE)
 
           set(level: Known.derived(:standing))
         end
