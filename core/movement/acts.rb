@@ -99,7 +99,7 @@ module Core
         return upper(element) if part_ahead? || theirs?(step)
         return put_down(element) if foot_down?(step)
         return start(element, step: @vocabulary.find("lift"), sides: own_sides) if foot_pulled?(step)
-        return foot_part(element) if step.level && (foot_ahead? || (@noun && @sides.any?))
+        return foot_part(element) if step.level && (foot_ahead? || (@noun && (@sides.any? || @noun == "knee")))
         return start(element, step: @vocabulary.find("step"), sides: own_sides) if onto_foot?(step)
 
         current&.upper? && !@joined
@@ -211,8 +211,8 @@ module Core
         current.it = true if current && !current.upper?
       end
 
-      def take_with(_element)
-        @joined = current&.upper? || following_step?
+      def take_with(element)
+        @joined = current&.upper? || following_step? || (element.word != "with" && part_ahead?)
       end
 
       def take_and(_element) = @joined = true

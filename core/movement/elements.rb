@@ -166,10 +166,14 @@ module Core
         return unless step
         return if size == 1 && (Lexicon::PARTS.key?(@words[at]) || Lexicon::AMOUNTS.key?(@words[at]))
         return if step.name == "attitude" && at.positive? && ASKED.include?(@words[at - 1])
+        return if step.name == "free" && as_it_is?(at + size)
         return if step.name == "free" && %w[own any].include?(@words[at + size - 1]) && named_next?(at + size)
 
         Element.new(:step, step, at, size, @words[at, size].join(" "))
       end
+
+      # "however is safe for you", "whatever feels good": how, and not what.
+      def as_it_is?(at) = %w[is its feels suits works helps fits safe].include?(@words[at])
 
       # "in your own time", "round your own small circle": not what is danced is theirs.
       def named_next?(at)
@@ -181,6 +185,7 @@ module Core
       def of_people?(word, at)
         return true if @words[at + 1] == "circle" && @words.intersect?(DRAWING)
         return true if %w[half double].include?(word) && TEMPO.include?(@words[at + 1])
+        return true if word == "half" && @words[at + 1] == "moon"
         return true if %w[whole full].include?(word) && SPANS.include?(@words[at + 1])
 
         return false unless word == "half"
@@ -195,6 +200,8 @@ module Core
         return [:foot, word] if Lexicon::FEET.include?(word) || word == "knee"
         return [:amount, 6] if word == "quarter" && at.positive? && @words[at - 1] == "three"
         return [:amount, Lexicon::AMOUNTS[word]] if Lexicon::AMOUNTS.key?(word) && !of_people?(word, at)
+
+        return [:filler, word] if @words[at + 1] == "style"
 
         small(word)
       end

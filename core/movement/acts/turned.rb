@@ -14,6 +14,8 @@ module Core
           return body_to if current&.layer == :body
           return take_way(element) unless current&.foot? || current&.step
 
+          return take_way(element) if only_there?(current.step)
+
           turning = turns?(current.step) || current.step.name == "jump"
           return if element.value == 1 && !turning
 
@@ -21,6 +23,9 @@ module Core
 
           element.value ? current.face = element.value : current.doubts += [:facing]
         end
+
+        # "sweeps round to the back", "nod to the side wall": a foot or the head goes there, and nobody turns.
+        def only_there?(step) = %i[free put].include?(step.foot) || %i[head arms].include?(step.layer)
 
         # "half turn stepping R": the turn is danced on that foot.
         def stepping?(element)

@@ -75,6 +75,7 @@ module Core
           return false unless LYING.include?(step.name) && element.word.match?(PLACE)
           return kneeling_word? if step.name == "kneel" && (@noun == "knee" || Lexicon::FEET.include?(current&.noun))
           return true if on_feet?(element) || turning_on_seat?(step)
+          return true if step.name == "kneel" && element.word.start_with?("into") && current&.step&.level == :low
 
           step.name != "sit on a chair" && others?(element)
         end

@@ -54,7 +54,7 @@ module Core
           combo combination bit bits part parts section sections piece pieces middle-eight thing things stuff job
           work ones rest half-time ending starting-point sort kind type kinds lot lots couple few number numbers
           bedtime everybody-else trolley shelf window-sill supermarket library museum beach pool playground
-          wobble wobbles wobbling
+          wobble wobbles wobbling muscle muscles rainbow rainbows windscreen wipers style
         ].freeze
         # Nouns that name no movement, even alone.
         ABSTRACT = %w[

@@ -22,7 +22,7 @@ module Core
       FACES = Lexicon::FACED.keys.sort_by { |words| -words.size }.join("|")
 
       PATTERNS = {
-        none: "(?:with )?(?:no|without|without any|not any|(?:dont|do not|never) (?:put|take)(?: any| the| " \
+        none: "(?:with )?(?:no|without|without any|not any|(?:dont|do not|never|without|not) (?:put|take|putting|taking|placing)(?: any| the| " \
               "your)*) weight(?: (?:on|onto|into|in) (?:it|#{DET}#{SIDE}#{FOOT}))?|" \
               "(?:but |and |it |you )*(?:never|not|doesnt|does not|didnt|isnt|wont|dont) (?:take|takes|taking|get|gets|bear|" \
               "bears|bearing|have|has|put|putting|puts)(?: any| the| your| full)* weight(?: (?:on|onto|into|in) it)?|" \

@@ -19,6 +19,8 @@ module Core
         Step.of("cross", "cross step", "x-step", "cross over", "cross behind", "crosses", "crosses over",
                 "cross in front",
                 "step across", weights: [:lead], open: true),
+        Step.of("uncross", "uncrosses", "uncross it", foot: :put),
+        Step.of("travel", "travels", "travelling", "traveling", doubts: %i[weight]),
         Step.of("touch", "tch", "tap", "toe tap", "tip", "touches", "taps", "tapping", "rests on its toe",
                 "rest on its toe", "rests on the toe", "resting on the toe", "resting on its toe",
                 foot: :free, open: true),
