@@ -11,7 +11,11 @@ module Core
         private
 
         # Whether a step's name says only more of what was named before.
-        def no_step?(step, element) = manner?(element) || shapes?(step, element) || lying_word?(step, element)
+        def no_step?(step, element)
+          return true if step.name == "travel" && current&.foot? # "a turn travelling right": the turn's way
+
+          manner?(element) || shapes?(step, element) || lying_word?(step, element)
+        end
 
         # "to the R knee and slide L out": nobody gets up by it.
         def from_knees? = %i[kneeling floor].include?(current&.step&.level) && following(2)&.word == "out"
