@@ -19,6 +19,7 @@ module Core
       STEPS_TO = %w[side behind over across front back forward crossed diagonal through].freeze
 
       include Verbs
+      include Meant
       include Whose
       include Feet
       include Turned
@@ -83,7 +84,7 @@ module Core
       def take_step(element)
         step = element.value
         return take_way(element) if way?(step, element)
-        return denied(element) if (%w[a the any].include?(before&.word) ? before(2) : before)&.kind == :no
+        return denied(element) if denied_before?
         return if no_step?(step, element)
         return if (open?(step, element) && open_verb(step, element)) || turn_said?(step)
         return name_unknown(step) if level_said?(step, element) || qualified?(element)
@@ -91,57 +92,18 @@ module Core
         begin_step(step, element) unless stepping?(element)
       end
 
-      # "flick the hair": also of what is no open verb by itself.
-      def open?(step, element) = step.open || (element.word.start_with?("flick") && part_ahead?)
+      # "no kick", "not a step".
+      def denied_before? = (%w[a the any].include?(before&.word) ? before(2) : before)&.kind == :no
 
       # An open verb that is a part's, or a foot's: whether it was.
       def open_verb(step, element)
         return upper(element) if part_ahead? || theirs?(step)
         return put_down(element) if foot_down?(step)
         return start(element, step: @vocabulary.find("lift"), sides: own_sides) if foot_pulled?(step)
-        return foot_part(element) if step.level && (foot_ahead? || (@noun && (@sides.any? || @noun == "knee")))
+        return foot_part(element) if step.level && foot_said?
         return start(element, step: @vocabulary.find("step"), sides: own_sides) if onto_foot?(step)
 
         current&.upper? && !@joined
-      end
-
-      def begin_step(step, element)
-        put_sides if @sides.any? && (side_steps?(step, element) || steps_before?(step))
-        round = turn_first(element)
-        other = other_step(step, element) if step.foot? || step.hands == :take
-        step = @vocabulary.find(other) if other
-        start(element, step:, sides: own_sides, noun: @noun, round:)
-        @noun = nil
-      end
-
-      # What a verb is with the part it is said of: "slide the leg out", "place the toe", "left knee joins it".
-      def other_step(step, element)
-        return "lift" if step.name == "slide" && (@noun == "leg" || from_knees?)
-        return "touch" if %w[place places].include?(element.word) && toe_ahead?
-        return "step" if step.name == "rock" && onto_ahead?
-        return ("lift" if foot_ahead? || (!part_ahead? && side_ahead?)) if step.hands == :take
-
-        "kneel" if (step.name == "close" && @noun == "knee") || knee_joins?(step)
-      end
-
-      # "pick up the right".
-      def side_ahead?
-        ahead = @elements[(@at + 1)..].reject { |each| each.kind == :filler }
-        ahead.first&.kind == :side && %i[foot and with].include?(ahead[1]&.kind || :and)
-      end
-
-      # "rock forward onto the right": there the weight is, and nobody has said that it goes back.
-      def onto_ahead? = @elements[(@at + 1), 3].to_a.any? { |each| each.word == "onto" }
-
-      # "bring the left knee next to it": down there.
-      def knee_joins?(step)
-        words = @elements[@at..].map(&:word)
-        step.name == "put" && words.include?("knee") && words.intersect?(%w[next beside meet join together])
-      end
-
-      def toe_ahead?
-        ahead = @elements[(@at + 1)..].find { |each| !%i[filler side].include?(each.kind) }
-        %w[toe heel].include?(ahead&.word)
       end
 
       def take_foot(element)
@@ -166,11 +128,6 @@ module Core
         current.sides << element.value
       end
 
-      # "the chair is right behind you": close, and no foot.
-      def right_behind?
-        %w[behind beside].include?(following&.word) && %w[you me us him her them].include?(following(2)&.word)
-      end
-
       # The word before a side, its article left out.
       def word_before = %w[the your].include?(before&.word) ? before(2)&.word : before&.word
 
@@ -193,6 +150,7 @@ module Core
 
       def take_amount(element)
         return half_more(element) if element.word == "and a half"
+        return if element.word == "once" && !(current&.foot? && turns?(current.step))
         return current.amount = element.value if current&.foot? && current.amount.nil? && turns?(current.step)
 
         @amount = element.value
@@ -230,14 +188,6 @@ module Core
 
         start(element, step: nil, unknown: [element.word])
       end
-
-      # "arms float up, and float down": what the arms began they go on with.
-      def carries_on?
-        @after == :upper && @joined && current.nil? &&
-          @elements.all? { |each| %i[and filler way unknown step].include?(each.kind) && !foot_step?(each) }
-      end
-
-      def foot_step?(element) = element.kind == :step && !(element.value.open && element.value.level)
 
       # "grapevine R with a touch": a further step, where one follows that is no part's.
       def following_step?

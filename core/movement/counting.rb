@@ -30,6 +30,7 @@ module Core
       SINGULAR = /\A(?:foot|leg|knee|arm|hand|more|another|shoulder|side|last|big|at|by|after|of|is|goes|behind|in)\z/
 
       include Amounts
+      include Joined
 
       # size: counts of the line.
       def initialize(tokens, size)
@@ -81,11 +82,13 @@ module Core
         number = Lexicon::NUMBERS[said]
         return and_count if JOINING.include?(said)
         return often if OFTEN.key?(said) && @found.last&.kind == :word
-        return count(number) if number&.positive? && IS.include?(value(1)) && number <= @size
         return keep if number.nil? || value(1).match?(/\Aquarters?\z/) || (number == 3 && step_turn?(3))
 
-        spoken_count?(number) ? count(number) : amount_or_word(number)
+        named_count?(number) || spoken_count?(number) ? count(number) : amount_or_word(number)
       end
+
+      # "and eight is a touch".
+      def named_count?(number) = IS.include?(value(1)) && number.between?(1, @size)
 
       # A number in digits.
       def number
@@ -99,12 +102,6 @@ module Core
 
         given = text.to_i
         amount?(given) ? amount(given) : count(given)
-      end
-
-      # "land 2 ft": both, and no amount of them.
-      def two_feet
-        @found << Token.new(:word, token.text, "2")
-        @at += 1
       end
 
       # "3 step turn", where no count 3 is due; "three step turn" always is one.
@@ -170,17 +167,6 @@ module Core
         return Lexicon::NUMBERS[following.value] if following.kind == :word
 
         following.text.to_i if following.kind == :number && following.text.match?(/\A\d+\z/)
-      end
-
-      # "and 8" before anything else, or after a comma, is the half count before it.
-      def and_count
-        given = called(1)
-        opens = @at.zero? || %i[comma number].include?(token(-1).kind)
-        return keep unless given && opens && token(1).kind == :number && !amount_at?(1, given)
-
-        @found << Token.new(:number, "&#{given}", nil)
-        @last = given
-        @at += 2
       end
 
       # A number in words is a count after "on" or "and", or where the line is counted in words.

@@ -7,9 +7,11 @@ module Core
       PARTS = { "e" => 3, "&" => 6 }.freeze
       LAST = { even: 9, triplet: 8 }.freeze
 
-      # length: counts of the line; called: the number said on its first count.
-      def initialize(length, called: 1, feel: :even)
+      # length: counts of the line; called: the number said on its first count; wrap: the number after which it goes on
+      # with one (8, or its length where that is more).
+      def initialize(length, called: 1, feel: :even, wrap: nil)
         @length = length
+        @wrap = wrap || [length, 8].max
         @called = called
         @feel = feel
         @last = nil
@@ -46,7 +48,7 @@ module Core
       def share(part) = part == "a" ? LAST.fetch(@feel) : PARTS.fetch(part)
 
       def whole(number)
-        position = number >= @called ? number - @called : number - @called + [@length, 8].max
+        position = number >= @called ? number - @called : number - @called + @wrap
         position * 12 if position.between?(0, @length - 1)
       end
     end

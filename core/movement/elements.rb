@@ -6,6 +6,7 @@ module Core
     # meaning of its own only beside a part (up, down, roll, cross) is a step that is open: whose it is, Acts decides.
     class Elements
       include Places
+      include Less
 
       # kind: :step, :part, :foot, :side, :way, :amount, :doubt, :it, :with, :no, :filler or :unknown; value: what it
       # is (a Step, a layer, a side, eighths …); at, size: its words; typed: the word.
@@ -16,7 +17,8 @@ module Core
                  dsl].freeze
       WALLS = ["(?:back|front|downstage|upstage) (?:right|left)", "(?:back|left|right|side) wall", "back corner",
                "front corner"].freeze
-      FACE = /\A(?:to|towards|into|until)(?: face)? (?:the |your |our |a )*(?<to>#{[*WALLS, *FACES].join('|')})\b(?: corner| diagonal)?/
+      FACED = [*WALLS, *FACES].join("|")
+      FACE = /\A(?:to|towards|into|until)(?: face)? (?:the |your |our |a )*(?<to>#{FACED})\b(?: corner| diagonal)?/
       SHOULDER = /\Aover (?:the |your )?(?<side>right|left) shoulder\b/
       STARTS = %w[
         on onto to into at in along across down up wherever contact partner partners flyer flyers base bases they
@@ -24,8 +26,6 @@ module Core
         around round with towards away exit exiting enter entering croise croisee efface effacee ecarte
         flat ecartee epaule epaulement en entournant the window windows door over face each until find perimeter outside
       ].to_set.freeze
-      DRAWING = %w[draw draws drawing trace traces tracing sweep sweeps arms arm hand hands toe].freeze
-      OF_PEOPLE = /\A(?:of )?(?:the (?:group|class|cast|room)|you\b|us\b|them\b)/
       # "right knee on the floor": who kneels lies no lower.
       KNEE_DOWN = /\A(?:down )?(?:on|onto|to) (?:the )?(?:floor|ground|mat)\b/
       # "end up", "line up": nobody gets up.
@@ -36,21 +36,15 @@ module Core
       GOING = %w[walk walks run runs skip skips march go exit].freeze
       STANDING_ON = %w[stand stands standing step steps climb climbs jump jumps hop hops leap].freeze
       SEAT = /\A(?:up )?(?:on|onto) (?:the |your |a )*(?:chair|seat|stool|bench)\b/
-      PART_WAY = %w[way down up].freeze
       TEMPO = %w[time speed count counts tempo].freeze
-      # "give me some attitude", "with attitude": no step.
-      ASKED = %w[some with more of that the of your much].freeze
-      # "the whole time", "with your whole body": nobody goes round.
-      SPANS = %w[time times thing body eight line song phrase while foot way speed out weight arm arms].freeze
       # "turn in your knees": the legs turn in the hips, and nobody goes round.
       ROTATED = /\A(?:in|out)(?: (?:the|your|both|left|right))* (?:knee|foot|feet|toe|leg)/
       TURNED = %w[turn turns turning rotate rotates].freeze
       TURNED_ROUND = (TURNED + %w[spin spins flip flips swing swings tip tips put puts]).freeze
       ROUND = (TURNED + %w[spin spins spinning pirouette pirouettes]).freeze
       NEGATIONS = %w[no not without dont never nobody].freeze
-      private_constant :FACES, :WALLS, :FACE, :SHOULDER, :STARTS, :NEGATIONS, :ENDS_UP, :KNEE_DOWN, :STAGE, :GOING,
-                       :STANDING_ON, :SEAT, :PART_WAY, :TEMPO, :ROTATED, :TURNED, :TURNED_ROUND, :ROUND, :OF_PEOPLE,
-                       :DRAWING
+      private_constant :FACED, :FACES, :WALLS, :FACE, :SHOULDER, :STARTS, :NEGATIONS, :ENDS_UP, :KNEE_DOWN, :STAGE,
+                       :GOING, :STANDING_ON, :SEAT, :TEMPO, :ROTATED, :TURNED, :TURNED_ROUND, :ROUND
 
       # words: [String], normalised.
       def initialize(words, vocabulary)
@@ -165,32 +159,9 @@ module Core
         step, size = @vocabulary.match(@words, at)
         return unless step
         return if size == 1 && (Lexicon::PARTS.key?(@words[at]) || Lexicon::AMOUNTS.key?(@words[at]))
-        return if step.name == "attitude" && at.positive? && ASKED.include?(@words[at - 1])
-        return if step.name == "free" && as_it_is?(at + size)
-        return if step.name == "free" && %w[own any].include?(@words[at + size - 1]) && named_next?(at + size)
+        return if (step.name == "attitude" && asked?(at)) || (step.name == "free" && no_choice?(at + size))
 
         Element.new(:step, step, at, size, @words[at, size].join(" "))
-      end
-
-      # "however is safe for you", "whatever feels good": how, and not what.
-      def as_it_is?(at) = %w[is its feels suits works helps fits safe].include?(@words[at])
-
-      # "in your own time", "round your own small circle": not what is danced is theirs.
-      def named_next?(at)
-        word = @words[at]
-        !word.nil? && !Lexicon::SMALL.include?(word) && !Lexicon::FEET.include?(word) && word != "steps"
-      end
-
-      # "half the group", "draws a half circle", "half way down": nobody turns.
-      def of_people?(word, at)
-        return true if @words[at + 1] == "circle" && @words.intersect?(DRAWING)
-        return true if %w[half double].include?(word) && TEMPO.include?(@words[at + 1])
-        return true if word == "half" && @words[at + 1] == "moon"
-        return true if %w[whole full].include?(word) && SPANS.include?(@words[at + 1])
-
-        return false unless word == "half"
-
-        part_way?(at) || @words[at + 1, 3].join(" ").match?(OF_PEOPLE)
       end
 
       def kind(word, at)
@@ -204,11 +175,6 @@ module Core
         return [:filler, word] if @words[at + 1] == "style"
 
         small(word)
-      end
-
-      # "half way down"; not "half way round".
-      def part_way?(at)
-        PART_WAY.include?(@words[at + 1]) && !%w[round around].include?(@words[at + 2])
       end
 
       # "drag the chair", "turn the chair"; who turns "your chair" may sit in it.

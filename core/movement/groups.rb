@@ -14,7 +14,7 @@ module Core
       private_constant :WHO
 
       def initialize(tokens)
-        @tokens = drop_list_commas(tokens)
+        @tokens = drop_list_commas(drop_count_commas(tokens))
         @segments = [[]]
       end
 
@@ -25,6 +25,21 @@ module Core
       end
 
       private
+
+      # "skip 3, 4", "clap. one, two.": counts that go on, and nothing new.
+      def drop_count_commas(tokens)
+        return tokens if tokens.none? { |token| token.kind == :comma }
+
+        tokens.each_with_index.reject { |token, i| token.kind == :comma && i.positive? && goes_on?(tokens, i) }
+          .map(&:first)
+      end
+
+      def goes_on?(tokens, index)
+        before, after, beyond = tokens.values_at(index - 1, index + 1, index + 2)
+        return false unless [before, after].all? { |each| each&.kind == :number && each.text.match?(/\A\d+\z/) }
+
+        after.text.to_i == before.text.to_i + 1 && [nil, :comma, :number].include?(beyond&.kind)
+      end
 
       # "R, L, R": the commas belong to one list of sides.
       def drop_list_commas(tokens)
@@ -86,7 +101,7 @@ module Core
 
         break_off(token) if another?(token, following)
 
-        add_words unless group&.kind == :words && (group.times.nil? || group.words.size.zero? || @ahead_of == group)
+        add_words unless group&.kind == :words && (group.times.nil? || @ahead_of.equal?(group))
         group.words << token
       end
 

@@ -158,9 +158,11 @@ module Core
       def self.spelt(name) = words(name.split(/[\s-]+/)).map(&:first).join(" ")
 
       # A note begins like this: it says how, not what.
-      ADVICE = /\A(?:(?:and|but|so|then|just) )*(?:dont|do not|no|not|never|keep|think|remember|feel|make sure|watch|careful|listen|smile|mind|try|
-        focus|use|relax|breathe|imagine|like|as if|same energy|with (?:feeling|attitude|energy)|nice and|this is|
-        its|it is|thats|note|nb|see|lights?|music|counts?|energy|eyes|mood|feeling|because|careful|ask)\b/x
+      ADVICE = /\A(?:(?:and|but|so|then|just)\ )*(?:
+        dont|do\ not|no|not|never|keep|think|remember|feel|make\ sure|watch|careful|listen|smile|mind|try|
+        focus|use|relax|breathe|imagine|like|as\ if|same\ energy|with\ (?:feeling|attitude|energy)|
+        nice\ and|this\ is|its|it\ is|thats|note|nb|see|lights?|music|counts?|energy|eyes|mood|feeling|
+        because|careful|ask)\b/x
     end
   end
 end

@@ -24,6 +24,7 @@ module Core
       include Heard
       include Saying
       include Onward
+      include ToldAfter
       include Parted
 
       # names: of the piece's groups.
@@ -46,7 +47,7 @@ module Core
         correct if Corrections.possible?(@text)
         @segments = Groups.new(@tokens).segments
         @called = called(@tokens)
-        @counts = Counts.new(@size, called: @called, feel: @feel)
+        @counts = Counts.new(@size, called: @called, feel: @feel, wrap: wrap(@tokens))
         @segments.each_with_index { |segment, i| read(segment, i) }
         finish
       end
@@ -92,7 +93,12 @@ module Core
       # kept as words, like all that is typed and not read.
       def loose_counts(group)
         positions = positions(group)
-        @open && positions.any? ? take_counts(positions) : @kept[:notes] << group.tokens.map(&:text).join(" ")
+        if @open && positions.any?
+          take_counts(positions)
+        else
+          @kept[:notes] << group.tokens.map(&:text).join(" ")
+          @row = [positions, @moves.size, @kept[:notes].last] if positions.size > 1 && positions.all?
+        end
         @open = nil
         1
       end
@@ -152,7 +158,18 @@ module Core
         @moves.concat(moves.map { |move| move.with(at: from, length: over * 12, usual: false) })
       end
 
+      # "one and two and: left right left right": counts that were told once for all that follows them.
+      def lay_row
+        positions, from, note = @row
+        row = @moves[from..].to_a
+        return unless row.size == positions.size && row.all? { |move| move.at.nil? && move.kind == :step }
+
+        @kept[:notes].delete(note)
+        @moves[from..] = row.zip(positions).map { |move, at| Placing.new([move], [at], range: false).moves.first }
+      end
+
       def finish
+        lay_row if @row
         @kept[:heard] = keep_unread
         Eights.new(@moves, @size, @vocabulary).lines(@kept, @facts, called: @called, feel: @feel, counted: counted?)
       end

@@ -20,12 +20,11 @@ module Core
       ROW_OF_SIDES = /(?:[\s,]+(?:right|left|rt|lt|lft|r|l)(?![[:alpha:]]))+\s*\z/i
       # What it is like, and not what it is: "like a waltz".
       LIKE = /\A(?:its |just |almost |a bit |sort of |kind of )*like (?:a|an|the|youre|when|its)\b/
-      LIKENESS = /\blike (?:a|an|the|some|when)(?: (?!(?:and|then|but|with|you|on|to|right|left)\b)\w+){1,3}/
       FREE_FEET = %i[weight].freeze
-      PART_OF_FOOT = /\b(?:the |your )?(?:ball|balls|tip|tips|edge) of (?:the |your )?(?=right\b|left\b|both\b)/
 
       include Facts
       include LeftOpen
+      include Likeness
       include Stated
 
       # tokens: Tokens::Token of words; last: the foot that was named last; first: whether nothing was danced before;
@@ -57,26 +56,6 @@ module Core
       private
 
       def places(&) = @words.each_index.select(&).map { |at| token_of(at) }.uniq
-
-      # "arms go round like a big wheel": what it is like nobody dances.
-      def unlike(folded)
-        foot_itself(folded) if folded.include?("of")
-        return folded unless folded.include?("like")
-
-        folded.join(" ").scan(LIKENESS) do
-          match = Regexp.last_match
-          folded.fill(nil, match.pre_match.count(" "), match[0].strip.count(" ") + 1)
-        end
-        folded
-      end
-
-      # "on the ball of the left", "the toes of your right foot": that foot.
-      def foot_itself(folded)
-        folded.join(" ").scan(PART_OF_FOOT) do
-          match = Regexp.last_match
-          folded.fill(nil, match.pre_match.count(" "), match[0].strip.count(" ") + 1)
-        end
-      end
 
       def take_lead(folded)
         match = LEAD.match(folded.join(" ")) or return

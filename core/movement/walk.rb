@@ -165,12 +165,6 @@ module Core
         doubt([:weight], move) if @unready || stepped_round?(step, move) || uncounted?(step, move, free)
       end
 
-      # Whether the foot that has to move next is known: the other one bears, and nothing hangs in the air.
-      def foot_sure?
-        weight = @state.weight
-        %i[left right].include?(weight.value) && weight.sure? && @gesture.nil? && @put.nil?
-      end
-
       # Who turns over several counts steps it round; a half turn, or one nobody measured, may step over.
       def stepped_round?(step, move)
         step.name == "turn" && move.weight.nil? && (move.length.to_i >= 24 || [nil, 4, -4].include?(move.turn))

@@ -30,6 +30,12 @@ RSpec.describe Core::Movement do
     end
   end
 
+  it "understands what is spoken as it is spoken" do
+    lines = corpus("everyday_spoken")
+    all = marks(lines, "weight", "level", "facing")
+    expect([share(all, :right), share(all, :wrong)]).to match [be >= 0.9, be <= 0.025]
+  end
+
   it "says of joins what is so, hardly ever that they fit where they do not, and asks seldom" do
     halves(corpus("everyday_joins")).each do |joins|
       said = verdicts(joins)
@@ -45,6 +51,51 @@ RSpec.describe Core::Movement do
 
   def ending(text, counts: 8, **facts)
     described_class::Walk.new(described_class::Reader.new.read(text, counts:), **facts).exit
+  end
+
+  describe "level and facing, by the way it is said" do
+    {
+      "a quarter in figures" => ["step R, 1/4 R", [:standing, 3]],
+      "three eighths" => ["3/8 R to USR cnr, stp L", [:standing, 4]],
+      "half way round" => ["turn half way round over your left shoulder", [:standing, 5]],
+      "where the audience is then" => ["step L with the audience on your right", [:standing, 7]],
+      "the whole time is no whole turn" => ["step R, feet don't move the whole time", [:standing, 1]],
+      "a foot that goes to the back turns nobody" => ["step R, left leg sweeps round to the back", [:standing, 1]],
+      "who looks at the side wall faces front" => ["step R, nod to the side wall", [:standing, 1]],
+      "both knees, one after the other" => ["right knee goes down, left knee joins it", [:kneeling, 1]],
+      "into the knees is no kneeling" => ["sink into your knees", [:low, 1]],
+      "low with the feet wide is still low" => ["get really low, feet wide", [:low, 1]],
+      "in the air all of one" => ["run L, leap R, in the air on 8", [:air, 1]],
+      "heels go down and nobody with them" => ["step R, feet together, heels up 3, down 4", [:standing, 1]],
+      "who does not fall does not lie" => ["step R, nobody falls over please", [:standing, 1]]
+    }.each do |name, (text, expected)|
+      it "#{name}: #{text}" do
+        body = ending(text)
+        expect([body.level.value, body.facing.value]).to eq expected
+      end
+    end
+
+    it "claims no floor where only a roll or a dive is typed" do
+      expect(["roll", "dive 1", "melt 3"].map { |text| ending(text).level.source }.uniq).to eq [:supposed]
+    end
+
+    it "takes the lion, the floor bit and the usual ending for something danced that nobody knows" do
+      texts = ["the lion x2", "the floor bit", "usual ending"]
+      kinds = texts.map { |text| described_class::Reader.new.read(text).first.moves.first.kind }
+      expect(kinds.uniq).to eq [:unknown]
+    end
+  end
+
+  it "lays counts where they are told: once for a row, one after another, a row of six called from five" do
+    told = {
+      ["one and two and: left right left right", 8] => [0, 6, 12, 18], ["skip 3, 4", 8] => [24],
+      ["5 step R 6 step L 1 step R 2 touch L 3-4 hold", 6] => [0, 12, 24, 36, 48],
+      ["x2: step R tch L step L tch R", 8] => [0, 12, 24, 36, 48, 60, 72, 84]
+    }
+    told.each do |(text, counts), places|
+      line = described_class::Reader.new.read(text, counts:).first
+      expect([line.placed.map(&:at), line.faults]).to eq([places, []]), text
+    end
   end
 
   describe "what belongs to whom" do
@@ -73,6 +124,24 @@ RSpec.describe Core::Movement do
       "a row of sides is the feet's" => ["stomps R L R L arms wild", :left],
       "turned to one side on the other foot" => ["quarter turn right stepping left", :left],
       "the supporting leg bears" => ["wiggle, left leg is the standing leg", :left],
+      "a turn in figures is a turn" => ["1/4 R, stp L", :left],
+      "remarks move nobody" => ["step R, lovely, think of grandma, and no rushing please", :right],
+      "who is spoken to is no part of the cast" => ["boys and girls, step R, hold the rest", :right],
+      "what arms began they go on with" => ["step L, arms float up, and float down, down again", :left],
+      "an arm that goes left and right is no step" => ["step L, arm goes left and right", :left],
+      "the rest of the count is not the rest of the cast" => ["step R, step L, clap for the rest", :left],
+      "feet told after their steps" => ["three steps forward, right left right", :right],
+      "the same step the other way" => ["three step turn right, three step turn the other way", :left],
+      "a leg that is named after it" => ["step R, touch L, stay on the back leg, the left one", :left],
+      "a direction alone after a step is the next one" => ["L side, behind, side, touch", :left],
+      "a foot in the air tells which one bears" => ["wiggle, stop with the left foot off the floor", :right],
+      "from one foot to the other in hops" => ["hop L, hop R", :right],
+      "a rock onto a foot stays there" => ["step L, rock forward onto the right", :right],
+      "never with the weight" => ["step L, stamp R but don't put weight in it", :left],
+      "a leg held behind is not stepped on" => ["step R, L long behind", :right],
+      "a hand that picks up a foot lifts it" => ["step R, pick up the left foot", :right],
+      "a count that is something" => ["step R 1, and eight is a touch, not a step", :right],
+      "half a shape is no turn" => ["step R, drag L in a half moon", :right],
       "a knee on the floor is no lying down" => ["step L, both feet on the floor", :both]
     }.each do |name, (text, weight)|
       it "#{name}: #{text}" do

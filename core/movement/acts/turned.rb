@@ -17,11 +17,13 @@ module Core
           return take_way(element) if only_there?(current.step)
 
           turning = turns?(current.step) || current.step.name == "jump"
-          return if element.value == 1 && !turning
+          return face_there(element.value) if turning
 
-          return current.doubts += [:facing] unless turning
+          current.doubts += [:facing] unless element.value == 1
+        end
 
-          element.value ? current.face = element.value : current.doubts += [:facing]
+        def face_there(facing)
+          facing ? current.face = facing : current.doubts += [:facing]
         end
 
         # "sweeps round to the back", "nod to the side wall": a foot or the head goes there, and nobody turns.

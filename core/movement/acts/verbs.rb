@@ -5,9 +5,10 @@ module Core
     class Acts
       # What a verb is, beside what stands with it: a way, a part's, a turn that was begun, a foot that comes down.
       module Verbs
+        GOES_DOWN = /\A(?:(?:goes|go|comes|come|gets|get) )?down\z/
         # How a step is danced, and not which it is: "sneaky", "stomping", "softly".
         HOW = /(?:ly|ing|y|ish|like|ed)\z/
-        private_constant :HOW
+        private_constant :HOW, :GOES_DOWN
 
         private
 
@@ -66,7 +67,7 @@ module Core
             !@joined && @sides.empty?
         end
 
-        PLACE = /\A(?:on|onto|at|in|to|along|across)\b/
+        PLACE = /\A(?:on|onto|at|in|into|to|along|across)\b/
         LYING = ["lie", "kneel", "sit on a chair"].freeze
         private_constant :PLACE, :LYING
 
@@ -74,10 +75,14 @@ module Core
         def lying_word?(step, element)
           return false unless LYING.include?(step.name) && element.word.match?(PLACE)
           return kneeling_word? if step.name == "kneel" && (@noun == "knee" || Lexicon::FEET.include?(current&.noun))
-          return true if on_feet?(element) || turning_on_seat?(step)
-          return true if step.name == "kneel" && element.word.start_with?("into") && current&.step&.level == :low
+          return true if on_feet?(element) || turning_on_seat?(step) || into_knees?(step, element)
 
           step.name != "sit on a chair" && others?(element)
+        end
+
+        # "sink into your knees": they bend.
+        def into_knees?(step, element)
+          step.name == "kneel" && element.word.start_with?("into") && current&.step&.level == :low
         end
 
         # "swivel an eighth on the seat": who turns there sat down before.
@@ -134,7 +139,7 @@ module Core
 
         # "knee R down" on its own kneels; after a lifted knee it only comes down.
         def foot_part(element)
-          kneels = @noun == "knee" && element.word.match?(/\A(?:(?:goes|go|comes|come|gets|get) )?down\z/) && @after != :gesture
+          kneels = @noun == "knee" && element.word.match?(GOES_DOWN) && @after != :gesture
           start(element, step: @vocabulary.find(kneels ? "knee down" : "body"), sides: own_sides)
         end
 

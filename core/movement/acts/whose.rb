@@ -98,6 +98,19 @@ module Core
           act.step = nil
         end
 
+        # "arms float up, and float down": what the arms began they go on with.
+        def carries_on?
+          @after == :upper && @joined && current.nil? &&
+            @elements.all? { |each| %i[and filler way unknown step].include?(each.kind) && !foot_step?(each) }
+        end
+
+        def foot_step?(element) = element.kind == :step && !(element.value.open && element.value.level)
+
+        # "the chair is right behind you": close, and no foot.
+        def right_behind?
+          %w[behind beside].include?(following&.word) && %w[you me us him her them].include?(following(2)&.word)
+        end
+
         # "left arm", "right big hip": the side is the part's.
         def part_next?
           after = following
@@ -123,13 +136,15 @@ module Core
 
         # Whether a side begins something new instead of saying the foot of what was named.
         def begins_anew?
+          return %i[foot step].include?(after_sides&.kind) if current&.upper?
           return !in_row? if current.nil? || @joined
-          return %i[foot step].include?(after_sides&.kind) if current.upper?
           return true if foot_then_verb? || (@bare && current.step&.name == "close")
-          return false if current.sides.empty?
 
-          current.ways.any? && following&.kind != :foot
+          went_somewhere?
         end
+
+        # "step R side L": after the way of one comes the next.
+        def went_somewhere? = current.sides.any? && current.ways.any? && following&.kind != :foot
 
         # "kicks L and R": the sides of one verb.
         def in_row?

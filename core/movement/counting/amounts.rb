@@ -49,10 +49,15 @@ module Core
 
         def how_many?(given)
           following = token(1)
-          return false unless following&.kind == :word && given > 1
-          return false if given > @last && ((@last.positive? && counts_first?) || counted_later?(given))
+          return false unless following&.kind == :word && given > 1 && !called_next?(given)
+          return true if HOW.include?(following.value) || steps_next? || many_of?(given)
 
-          HOW.include?(following.value) || steps_next? || many_of?(given) || (plural?(following) && (given <= @last || @last.zero?))
+          plural?(following) && (given <= @last || @last.zero?)
+        end
+
+        # Whether it is the next count of a line whose counts stand first, or further ones follow.
+        def called_next?(given)
+          given > @last && ((@last.positive? && counts_first?) || counted_later?(given))
         end
 
         # "four step touches": several words that name one step.

@@ -7,7 +7,8 @@ module Core
       module Places
         # Prepositional phrases of level and place: what they say, longest first.
         PLACES = {
-          /\A(?:on|onto|to|into|down (?:to|on|onto)) (?:the |your |that |this |a |one |both |right |left )*knee\b/ => "kneel",
+          /\A(?:on|onto|to|into|down\ (?:to|on|onto))
+            \ (?:(?:the|your|that|this|a|one|both|right|left)\ )*knee\b/x => "kneel",
           /\A(?:on|onto|to|into) (?:the |your )*(?:floor|ground|mat|carpet|deck)\b/ => "lie",
           /\A(?:on|onto|to) (?:the |your )?(?:left |right )?hip\b/ => "lie",
           /\A(?:on|onto) the back\b(?! wall| corner| leg| foot)/ => "lie",

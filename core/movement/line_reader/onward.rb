@@ -7,11 +7,13 @@ module Core
       module Onward
         HEADING = /\A(?:(?:and|all|both|going|moving|travelling|traveling|this|it|is)\ )*
           (?:to|towards)\ (?:the|your|my)\ (?<side>right|left|[rl])\z/ix
+        THERE = %w[side behind front back forward across].freeze
+        TREADS = %w[step cross close].freeze
         LEG = /\A(?:so |thats |that's |which is )?(?:the|your) (?<side>left|right|l|r)(?: one| foot| leg)?\W*\z/i
         ON_A_LEG = /\b(?:on|onto) (?:the|your|that) (?:back|front|other|same|standing) (?:leg|foot)\W*\z/i
         OTHER_WAY = /\b(?:the )?(?:other|opposite) (?:way|side|direction|foot|leg)\b/i
         GOING = %w[back forward fwd backwards forwards in out again home].freeze
-        private_constant :HEADING, :GOING, :OTHER_WAY, :LEG, :ON_A_LEG
+        private_constant :HEADING, :GOING, :OTHER_WAY, :LEG, :ON_A_LEG, :THERE, :TREADS
 
         private
 
@@ -55,10 +57,10 @@ module Core
         # "three step turn back the other way": on the side on which that step was not danced last.
         def other_way(group, moves)
           first = moves.find { |move| move.layer == :feet && move.kind == :step }
-          return unless first && first.side.nil? && group.words.map(&:text).join(" ").match?(OTHER_WAY)
+          return unless first && first.side.nil?
 
-          before = @moves.rindex { |move| move.step == first.step && move.side }
-          before && Lexicon::OTHER.fetch(@moves[before].side)
+          before = @moves.rindex { |move| move.side && move.step == first.step }
+          Lexicon::OTHER.fetch(@moves[before].side) if before && group.words.map(&:text).join(" ").match?(OTHER_WAY)
         end
 
         # "three steps forward, right left right": which feet the steps are that were said without any.
@@ -69,29 +71,57 @@ module Core
           sides.map(&:to_sym)
         end
 
+        # "L side, behind, side, touch": after a step, a direction alone is the next one.
+        def steps_there?(group)
+          return false if group.times || group.amount || group.words.size > 3
+
+          words = Lexicon.words(group.words.map(&:text)).map(&:first).reject { |word| Lexicon.small?(word) }
+          return false unless words.one? && THERE.include?(words.first)
+
+          last = @moves.last
+          last ? last.kind == :step && TREADS.include?(last.step) : woven?
+        end
+
+        def step_there(group, positions)
+          heard(group)
+          said = group.words.map(&:text).join(" ")
+          put([Move.new(text: said, step: "step", kind: :step)], positions)
+          @open = positions.empty? ? 1 : nil
+        end
+
+        # "side, behind, side": nobody does that with the arms.
+        def woven? = @text.match?(/\bside\b/i) && @text.match?(/\b(?:behind|bhnd|beh)\b/i)
+
         # "you stay on the back leg, the left one": that leg is this one.
         def leg_named?(group)
-          match = group.words.map(&:text).join(" ").match(LEG) or return false
           return false unless @moves.last&.kind == :hold && @moves.last.text.match?(ON_A_LEG)
 
+          match = group.words.map(&:text).join(" ").match(LEG) or return false
           @moves[-1] = @moves.last.with(weight: Lexicon.words([match[:side]]).first.first.to_sym)
         end
 
         # Whether a row of sides names the feet of the moves before it; then these are danced so.
         def named_feet?(group)
-          sides = group.times.nil? && group.amount.nil? && feet_of(group) or return false
-          last = @moves.last(sides.size)
-          return false unless @said_last.to_i.positive? && last.all? { |move| open_foot?(move, last.first) }
-          return false if last.size < sides.size && !(@said_last == 1 && @vocabulary.find(last.first.step)&.each)
+          return false unless @said_last.to_i.positive? && @moves.last.side.nil? && @moves.last.at.nil?
 
-          move = last.first
+          sides = group.times.nil? && group.amount.nil? && feet_of(group) or return false
+          move = @moves.last(sides.size).first
+          return false unless as_many_feet?(sides, move)
+
           @moves.pop([@said_last, sides.size].min)
           @moves.concat(sides.map { |side| move.with(side:) })
           true
         end
 
-        def open_foot?(move, first)
-          move.side.nil? && move.layer == :feet && move.kind == :step && move.step == first.step && move.at.nil? &&
+        def as_many_feet?(sides, first)
+          last = @moves.last(sides.size)
+          return false unless last.all? { |move| open_foot?(move) && move.step == first.step }
+
+          last.size == sides.size || (@said_last == 1 && @vocabulary.find(first.step)&.each)
+        end
+
+        def open_foot?(move)
+          move.side.nil? && move.at.nil? && move.layer == :feet && move.kind == :step &&
             @vocabulary.find(move.step)&.weights == [:lead]
         end
 

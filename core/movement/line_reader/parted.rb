@@ -16,7 +16,8 @@ module Core
                 "(?:row|line|half|group|circle|people)s?|[ab](?:['’]?s|(?= (?:step|go|hold)))|" \
                 "(?:group|team|partner|line|row|couple|number)s? (?:one|two|three|four|[1-4a-d])|" \
                 "half(?= (?:of|the|you|go|stay|hold|step|up|down|kneel|stand|sit|are|on|do)\\b)"
-        OTHERS = "(?<!for )(?<!hold )(?<!do )(?<!through )the rest(?! of (?:it|this|that|the (?:eight|count|time|line|song)))|" \
+        OTHERS = "(?<!for )(?<!hold )(?<!do )(?<!through )the rest" \
+                 "(?! of (?:it|this|that|the (?:eight|count|time|line|song)))|" \
                  "others|other (?:group|half|line|row|people|ones|team)s?|every(?:one|body) else|" \
                  "some of (?:you|us|them)|" \
                  "(?:left|right) side of the (?:room|stage|space|line|circle|group)|" \

@@ -5,11 +5,6 @@ module Core
     class LineReader
       # Words laid on their counts: moves, repeats, notes, what stands in brackets.
       module Saying
-        UPPER = %i[arms head].freeze
-        # What goes up and down without anybody getting up or down.
-        SOFT = ["relevé", "plié", "heel drop"].freeze
-        private_constant :UPPER, :SOFT
-
         private
 
         # A group of words on its counts.
@@ -17,28 +12,11 @@ module Core
           before = @moves.size
           said = @moves.any? && Repeats.of(group.words)
           return once_more(said, group, positions) if said
-          return on_other_side(group, positions) if side_alone?(group)
-          return heading(group) if @moves.any? && positions.empty? && heading?(group)
-          return heard(group) if positions.empty? && leg_named?(group)
-          return feet_named(group, positions) if @moves.any? && named_feet?(group)
+          return if @moves.any? ? of_before?(group, positions) : first_there?(group, positions)
 
           speak(group, positions)
           @said_last = @moves.size - before
           @open = positions.empty? && @moves.size > before ? @moves.size - before : nil
-        end
-
-        # The feet of what was said before, on their counts.
-        def feet_named(group, positions)
-          heard(group)
-          @said_last = 0
-          @open = positions.empty? ? feet_of(group).size : nil
-          take_feet(positions) if positions.any?
-        end
-
-        def take_feet(positions)
-          @open = nil
-          moves = @moves.pop(@moves.reverse.take_while { |move| move.at.nil? && move.step == @moves.last.step }.size)
-          @moves.concat(placed(moves, positions))
         end
 
         def once_more(said, group, positions)
@@ -115,15 +93,6 @@ module Core
           put(danced(group, found), positions, over: group.over)
         end
 
-        # "stomp R, no weight, stomp it again": as before.
-        def as_before(group, moves)
-          last = @moves.last
-          return moves unless moves.one? && last&.weight == :keep && moves.first.step == last.step
-          return moves unless group.words.any? { |token| token.value == "again" }
-
-          [moves.first.with(weight: :keep)]
-        end
-
         # The moves of a group of words, as often and on the side that is said.
         def danced(group, found)
           moves = @chair || @only ? found.moves.map { |move| on_chair(alone(move)) } : found.moves
@@ -168,30 +137,6 @@ module Core
           return move unless @chair && move.step == "sit" && !move.text.match?(/floor/i)
 
           move.with(step: "sit on a chair", level: :seated)
-        end
-
-        # What the move before was, where that says whose the next words are.
-        def after
-          move = @moves.last or return
-          return :unknown if move.kind == :unknown
-          return :upper if generic?(move) || (move.layer == :arms && move.text.match?(/\b(?:up|down)\b/i))
-
-          return :soft if soft?(move)
-          return :upper if UPPER.include?(move.layer) && move.text.match?(/\b(?:right|left|[rl])\b/i)
-
-          foot_before(@vocabulary.find(move.step.to_s)) if move.layer == :feet
-        end
-
-        def soft?(move)
-          return move.text.match?(/\bheels\b/i) if move.step == "heel"
-
-          SOFT.include?(move.step) && move.side.nil?
-        end
-
-        def foot_before(step)
-          return :spun if step&.foot == :standing && step.turn != 0
-
-          :gesture if step&.foot == :free
         end
 
         # Words before a colon that name no step.

@@ -56,6 +56,14 @@ module Core
           from_one?(numbers.drop_while { |number| number >= first }) ? first : 1
         end
 
+        # "5 6 1 2 3 4" of a row of six: there the six is the last.
+        def wrap(tokens)
+          return if @called == 1 || @size >= 8
+
+          numbers = tokens.select { |token| count?(token) }.flat_map { |token| token.text.scan(/\d+/).map(&:to_i) }
+          @size if numbers.max == @size && numbers.each_cons(2).include?([@size, 1])
+        end
+
         def count?(token) = %i[number range].include?(token.kind)
 
         # After the number it is called from it goes on with one, and up from there.

@@ -8,6 +8,9 @@ module Core
         HALVES = ["pivot turn", "ball-change"].freeze
         SEVERAL = /\b(?:two|three|four|five|six|seven|eight|\d) (?:steps|walks|runs)\b/
         OTHER_LEG = /\bwith (?:the |your )?(?:left|right) (?:leg |foot |one )?(?:back|behind)\b/
+        ALONE = /\A(?:roll|fall)\z/
+        FLOOR = /\b(?:floor|ground|mat|over|across|log|shoulder|side|back|front|tummy|spine|around|round|down|
+          falls?|collapse)\b/x
         OFF = /\boff (?:the |your )?(?:floor|ground)\b/
         GOING = %w[walk run skip gallop].freeze
         PUT_WAYS = %w[behind front across beside side].freeze
@@ -36,7 +39,15 @@ module Core
           doubts = act.toward && act.step.each ? [:weight, *act.step.doubts] : act.step.doubts
           doubts |= [:weight] if doubled?(act)
           doubts |= [:level] if how_low?(act.step.name)
+          doubts |= %i[weight level] if by_itself?(act)
           (act.amount || act.face) && act.step.level != :floor ? doubts - [:facing] : doubts
+        end
+
+        # "roll", "dive", "melt" and nothing else: of the body or only of a part of it, to the floor or not so far.
+        def by_itself?(act)
+          return false unless act.step.open && act.step.level == :floor && ALONE.match?(act.step.name)
+
+          @acts.one? && act.ways.empty? && act.sides.empty? && !spoken.match?(FLOOR)
         end
 
         # "down": to a crouch, the knees or the floor; "low lunge R": on the knee or not.

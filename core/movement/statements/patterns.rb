@@ -22,12 +22,15 @@ module Core
       FACES = Lexicon::FACED.keys.sort_by { |words| -words.size }.join("|")
 
       PATTERNS = {
-        none: "(?:with )?(?:no|without|without any|not any|(?:dont|do not|never|without|not) (?:put|take|putting|taking|placing)(?: any| the| " \
-              "your)*) weight(?: (?:on|onto|into|in) (?:it|#{DET}#{SIDE}#{FOOT}))?|" \
-              "(?:but |and |it |you )*(?:never|not|doesnt|does not|didnt|isnt|wont|dont) (?:take|takes|taking|get|gets|bear|" \
-              "bears|bearing|have|has|put|putting|puts)(?: any| the| your| full)* weight(?: (?:on|onto|into|in) it)?|" \
+        none: "(?:with )?(?:no|without|without any|not any|(?:dont|do not|never|without|not) " \
+              "(?:put|take|putting|taking|placing)(?: any| the| your)*) weight" \
+              "(?: (?:on|onto|into|in) (?:it|#{DET}#{SIDE}#{FOOT}))?|" \
+              "(?:but |and |it |you )*(?:never|not|doesnt|does not|didnt|isnt|wont|dont) (?:take|takes|taking|get|" \
+              "gets|bear|bears|bearing|have|has|put|putting|puts)(?: any| the| your| full)* weight" \
+              "(?: (?:on|onto|into|in) it)?|" \
               "(?:but |and |so )*(?:never|not|dont|do not|without) (?:actually )?(?:stepping|step) (?:on|onto) it",
-        given: "(?:the |your |full |proper |all |with )*weight (?:is |goes |right |all )*(?:on|onto|into) it|(?:and |so )?(?:thats |this is |its )?where (?:the |your )?weight (?:is|goes|sits)|(?:and |" \
+        given: "(?:the |your |full |proper |all |with )*weight (?:is |goes |right |all )*(?:on|onto|into) it|" \
+               "(?:and |so )?(?:thats |this is |its )?where (?:the |your )?weight (?:is|goes|sits)|(?:and |" \
                "then )?(?:takes?|taking|with|put|putting|puts)(?: on it)? (?:the |your |all |full )*weight" \
                "(?: (?:on|onto|into) it)?(?! (?:on|onto|over|left|right|both|back))",
         free: "(?:(?:with|and|so|leave|leaving|keep|keeping|have) )*#{DET}(?<side>right|left)s?(?: foot| " \
@@ -80,7 +83,8 @@ module Core
                   "(?:place|plant|put|bring|land) both\\z|" \
                   "\\A(?:and |then |with |your )*(?:both|two|2) (?:feet|legs)" \
                   "(?: (?:on the floor|together|apart|in|down|flat))*\\z|(?:with |and |bring |put |your |the )*" \
-                  "feet (?:all |nice and |really |firmly |glued |stuck |pressed |squeezed |still |close |tight |tightly |right |are )*" \
+                  "feet (?:all |nice and |really |firmly |glued |stuck |pressed |squeezed |still |close |tight |" \
+                  "tightly |right |are )*" \
                   "(?:tog|together|apart|wide|parallel|side by side|joined|shoulder width|hip width|hips?|" \
                   "shoulders?)" \
                   "(?: apart)?(?: (?:left|right)\\z)?)",
@@ -120,13 +124,15 @@ module Core
       # Without these words a pattern need not be tried.
       SIGNS = {
         none: /weight/, given: /weight/, weight_open: /weight|in the/, weight: /weight/, free: /free/,
-        lifted: /(?:foot|leg) .*(?:off|air|lifted|raised|hanging|hovering)/, free_foot: /free|working/, supporting: /standing|supporting/, shared: /weight/, ended: /end|finish/,
+        lifted: /(?:foot|leg) .*(?:off|air|lifted|raised|hanging|hovering)/,
+        free_foot: /free|working/, supporting: /standing|supporting/, shared: /weight/, ended: /end|finish/,
         stands: /\b(?:on|onto|over) .*(?:left|right|both|it\b)/, either_foot: /\bon(?:to)? .*(?:foot|leg)/,
         lands_open: /land|finish|end|pose|hold/, lands: /land/,
         on_leg: /on /, to_foot: /to /,
         together: /feet|both|two|2/,
         position: /first|second|fo?u?rth|fifth|parallel|\d(?:st|nd|th)/, choice: /feet|foot|legs?\b|steps|footwork/,
-        away: /back|away/, facing: /fac/, shoulder: /shoulder|(?:on|to) (?:the|your) (?:right|left)/, level: /seat|sit|sat|kneel|lying|laying/,
+        away: /back|away/, facing: /fac/, shoulder: /shoulder|(?:on|to) (?:the|your) (?:right|left)/,
+        level: /seat|sit|sat|kneel|lying|laying/,
         on_feet: /your feet/, kept: /facing/
       }.freeze
       private_constant :DET, :SIDE, :SEATS, :FOOT, :NOT_FEET, :ENDS, :STAYS, :IS, :FACES, :PATTERNS, :SIGNS

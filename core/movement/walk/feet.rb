@@ -23,8 +23,11 @@ module Core
           begin_on_gesture(bearing) unless @state.weight.known? || @state.weight.source == :choice
           return hop_onto(side) if step.name == "hop" && @state.weight.value == other(side)
           return contradict(row, move, side) if @state.weight.value == other(bearing) && sure_feet? && !@implied
-          return put_somewhere(side, move) if step.foot == :put
 
+          step.foot == :put ? put_somewhere(side, move) : gesture_with(step, move, side, bearing)
+        end
+
+        def gesture_with(step, move, side, bearing)
           by_turns = @gesture == other(side)
           @put = nil
           @gesture = step.foot == :standing ? nil : side
@@ -36,6 +39,12 @@ module Core
         def hop_onto(side)
           @put = @gesture = @implied = nil
           set(weight: Known.derived(side))
+        end
+
+        # Whether the foot that has to move next is known: the other one bears, and nothing hangs in the air.
+        def foot_sure?
+          weight = @state.weight
+          %i[left right].include?(weight.value) && weight.sure? && @gesture.nil? && @put.nil?
         end
 
         # A foot that is used although it bears: something before it was otherwise.

@@ -1,0 +1,53 @@
+# frozen_string_literal: true
+
+module Core
+  module Movement
+    class Elements
+      # Words that are less than they look: "half the group" turns nobody, "your own time" leaves no feet to anybody.
+      module Less
+        DRAWING = %w[draw draws drawing trace traces tracing sweep sweeps arms arm hand hands toe].freeze
+        OF_PEOPLE = /\A(?:of )?(?:the (?:group|class|cast|room)|you\b|us\b|them\b)/
+        PART_WAY = %w[way down up].freeze
+        # "give me some attitude", "with attitude": no step.
+        ASKED = %w[some with more of that the of your much].freeze
+        # "the whole time", "with your whole body": nobody goes round.
+        SPANS = %w[time times thing body eight line song phrase while foot way speed out weight arm arms].freeze
+        private_constant :DRAWING, :OF_PEOPLE, :PART_WAY, :ASKED, :SPANS
+
+        private
+
+        # "half the group", "draws a half circle", "half way down": nobody turns.
+        def of_people?(word, at)
+          return true if @words[at + 1] == "circle" && @words.intersect?(DRAWING)
+          return true if %w[half double].include?(word) && TEMPO.include?(@words[at + 1])
+          return true if word == "half" && @words[at + 1] == "moon"
+          return true if %w[whole full].include?(word) && SPANS.include?(@words[at + 1])
+
+          return false unless word == "half"
+
+          part_way?(at) || @words[at + 1, 3].join(" ").match?(OF_PEOPLE)
+        end
+
+        # "half way down"; not "half way round".
+        def part_way?(at)
+          PART_WAY.include?(@words[at + 1]) && !%w[round around].include?(@words[at + 2])
+        end
+
+        # "give me some attitude", "with attitude": no step.
+        def asked?(at) = at.positive? && ASKED.include?(@words[at - 1])
+
+        # at: of the word after it.
+        def no_choice?(at) = as_it_is?(at) || (%w[own any].include?(@words[at - 1]) && named_next?(at))
+
+        # "however is safe for you", "whatever feels good": how, and not what.
+        def as_it_is?(at) = %w[is its feels suits works helps fits safe].include?(@words[at])
+
+        # "in your own time", "round your own small circle": not what is danced is theirs.
+        def named_next?(at)
+          word = @words[at]
+          !word.nil? && !Lexicon::SMALL.include?(word) && !Lexicon::FEET.include?(word) && word != "steps"
+        end
+      end
+    end
+  end
+end

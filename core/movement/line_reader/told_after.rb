@@ -1,0 +1,78 @@
+# frozen_string_literal: true
+
+module Core
+  module Movement
+    class LineReader
+      # What stands behind a move and belongs to it: its feet, its way, once more without weight; and what a move says
+      # of the words after it.
+      module ToldAfter
+        UPPER = %i[arms head].freeze
+        # What goes up and down without anybody getting up or down.
+        SOFT = ["relevé", "plié", "heel drop"].freeze
+        private_constant :UPPER, :SOFT
+
+        private
+
+        # Whether words were only said of what was danced before them.
+        def of_before?(group, positions)
+          return on_other_side(group, positions) || true if side_alone?(group)
+          return step_there(group, positions) || true if steps_there?(group)
+          return feet_named(group, positions) || true if named_feet?(group)
+          return false unless positions.empty?
+          return heading(group) || true if heading?(group)
+
+          leg_named?(group) && (heard(group) || true)
+        end
+
+        def first_there?(group, positions) = steps_there?(group) && (step_there(group, positions) || true)
+
+        # The feet of what was said before, on their counts.
+        def feet_named(group, positions)
+          heard(group)
+          @said_last = 0
+          @open = positions.empty? ? feet_of(group).size : nil
+          take_feet(positions) if positions.any?
+        end
+
+        def take_feet(positions)
+          @open = nil
+          moves = @moves.pop(@moves.reverse.take_while { |move| move.at.nil? && move.step == @moves.last.step }.size)
+          @moves.concat(placed(moves, positions))
+        end
+
+        # "stomp R, no weight, stomp it again": as before.
+        def as_before(group, moves)
+          last = @moves.last
+          return moves unless moves.one? && last&.weight == :keep && moves.first.step == last.step
+          return moves unless group.words.any? { |token| token.value == "again" }
+
+          [moves.first.with(weight: :keep)]
+        end
+
+        # What the move before was, where that says whose the next words are.
+        def after
+          move = @moves.last or return
+          return :unknown if move.kind == :unknown
+          return :upper if generic?(move) || (move.layer == :arms && move.text.match?(/\b(?:up|down)\b/i))
+
+          return :soft if soft?(move)
+          return :upper if UPPER.include?(move.layer) && move.text.match?(/\b(?:right|left|[rl])\b/i)
+
+          foot_before(@vocabulary.find(move.step.to_s)) if move.layer == :feet
+        end
+
+        def soft?(move)
+          return move.text.match?(/\bheels\b/i) if move.step == "heel"
+
+          SOFT.include?(move.step) && move.side.nil?
+        end
+
+        def foot_before(step)
+          return :spun if step&.foot == :standing && step.turn != 0
+
+          :gesture if step&.foot == :free
+        end
+      end
+    end
+  end
+end
