@@ -20,6 +20,21 @@ RSpec.describe App::Reading::SeasonVersion, :web do
   def slot = plan.slots.work.first
   def rehearsal = studio.rehearsals.standing.first
 
+  it "lets the plan's page be worked out once, with a plan and without one" do
+    other = make_piece(studio, director, title: "Other")
+    made = 0
+    allow(Records::Mapping::Seasons).to receive(:new).and_wrap_original do |new, *given, **named|
+      made += 1
+      new.call(*given, **named)
+    end
+    [piece, other].each do |each|
+      get "/pieces/#{each.id}/plan"
+      before = made
+      2.times { get "/pieces/#{each.id}/plan" }
+      expect([last_response.status, made - before]).to eq [200, 0]
+    end
+  end
+
   changes = {
     "a cancelled rehearsal" => -> { rehearsal.update!(cancelled_at: NOW + 1) },
     "a further rehearsal" => lambda do

@@ -98,10 +98,10 @@ module App
         def soon = @soon ||= Reading::SoonChanged.new(plan, Shared::Clock.now).homes.size
 
         # What there is to do and what there is for it, before a plan is made.
-        def needs = @needs ||= WhatItNeeds.new(draft)
+        def needs = kept(:needs) { WhatItNeeds.new(draft) }
 
-        def deadlines = season.deadlines
-        def due = season.due
+        def deadlines = kept(:deadlines) { season.deadlines }
+        def due = kept([:due]) { [season.due] }.first
 
         # Rehearsals in which a recap or the music is wanted and has no time, in words.
         def without = [*unattended, *without_time]
@@ -140,7 +140,7 @@ module App
             end
         end
 
-        def film_late? = season.film_ready && piece.show_date && season.film_ready > piece.show_date
+        def film_late? = kept(:film_late) { season.film_ready && piece.show_date && season.film_ready > piece.show_date }
 
         # The first few conflicts as sentences, and how many there are besides.
         def conflicts_text
@@ -184,8 +184,15 @@ module App
         private
 
         # Kept from one request to the next while nothing about the season changes.
-        def kept(key, &) = plan ? snapshot.held([:plan, key], stamp, &) : yield
-        def stamp = @stamp ||= Reading::SeasonVersion.of(plan, now)
+        def kept(key, &) = snapshot.held([:plan, key], stamp, &)
+
+        def stamp
+          @stamp ||= if plan
+            Reading::SeasonVersion.of(plan, now)
+          else
+            Reading::SeasonVersion.of_studio(piece.studio_id, now)
+          end
+        end
 
         def ahead
           @ahead ||=

@@ -13,33 +13,35 @@ module App
         }.freeze
         private_constant :GROUPS
 
-        # draft: Reading::PlanDraft.
-        def initialize(draft) = @draft = draft
+        # lines: [Line] of what is to be done; there: what there is for it, in sentences.
+        attr_reader :lines, :there
 
-        # [Line] of what is to be done.
-        def lines
-          @lines ||= GROUPS.filter_map do |name, kinds|
-            own = @draft.tasks.select { |task| kinds.include?(task.kind) }
-            Line.new(name: I18n.t("plan_needs.#{name}"), count: own.size, minutes: own.sum(&:minutes)) if own.any?
-          end
+        # draft: Reading::PlanDraft; it is read here, once, and not kept.
+        def initialize(draft)
+          @lines = groups(draft.tasks)
+          @there = rehearsals(draft.problem.windows, draft.season)
         end
 
         def minutes = lines.sum(&:minutes)
 
-        # What there is for it, in sentences.
-        def there
-          windows = @draft.problem.windows
+        private
+
+        def groups(tasks)
+          GROUPS.filter_map do |name, kinds|
+            own = tasks.select { |task| kinds.include?(task.kind) }
+            Line.new(name: I18n.t("plan_needs.#{name}"), count: own.size, minutes: own.sum(&:minutes)) if own.any?
+          end
+        end
+
+        # shared: evenings in which other pieces work too.
+        def rehearsals(windows, season)
+          shared = season.others.select(&:work?).map(&:rehearsal_id).uniq.size
           [
             I18n.t("plan_needs.there", count: windows.size, minutes: windows.sum(&:minutes)),
             (I18n.t("plan_needs.shared", count: shared) if shared.positive?),
-            (I18n.t("plan_needs.by", day: Shared::Dates.day(@draft.season.due)) if @draft.season.due)
+            (I18n.t("plan_needs.by", day: Shared::Dates.day(season.due)) if season.due)
           ].compact
         end
-
-        private
-
-        # Evenings in which other pieces work too.
-        def shared = @shared ||= @draft.season.others.select(&:work?).map(&:rehearsal_id).uniq.size
       end
     end
   end
