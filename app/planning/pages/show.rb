@@ -140,7 +140,8 @@ module App
             end
         end
 
-        def film_late? = kept(:film_late) { season.film_ready && piece.show_date && season.film_ready > piece.show_date }
+        def film_late? = kept(:film_late) { late_film?(season.film_ready, piece.show_date) }
+        def late_film?(ready, show) = !ready.nil? && !show.nil? && ready > show
 
         # The first few conflicts as sentences, and how many there are besides.
         def conflicts_text
@@ -187,11 +188,8 @@ module App
         def kept(key, &) = snapshot.held([:plan, key], stamp, &)
 
         def stamp
-          @stamp ||= if plan
-            Reading::SeasonVersion.of(plan, now)
-          else
-            Reading::SeasonVersion.of_studio(piece.studio_id, now)
-          end
+          of = Reading::SeasonVersion
+          @stamp ||= plan ? of.of(plan, now) : of.of_studio(piece.studio_id, now)
         end
 
         def ahead
