@@ -101,7 +101,7 @@ RSpec.describe Core::Piece::StructureReader do
     alphabet = ["Smoke", ",", "6", "eights", "+", "again", "—", "é", "-", ";", "0", "999999", "\t", "(", ")", "x",
                 "swap", "and", "the", "only", "last", "same as", "??", "1:20", "|", "'s", "Jo", "not", "while",
                 "order is", "."]
-    each_case(300) do |random|
+    each_case(300, short: 100) do |random|
       lines = Array.new(random.rand(1..4)) { Array.new(random.rand(0..30)) { alphabet.sample(random:) }.join(" ") }
       text = lines.join("\n")
       expect { described_class.new("Smoke, 4 eights\n#{text}").structure }.not_to raise_error
