@@ -161,11 +161,13 @@ module Core
       # "one and two and: left right left right": counts that were told once for all that follows them.
       def lay_row
         positions, from, note = @row
-        row = @moves[from..].to_a
+        row = @moves[from, positions.size].to_a
         return unless row.size == positions.size && row.all? { |move| move.at.nil? && move.kind == :step }
+        return if @moves[from + row.size]&.at.nil? && @moves.size > from + row.size
 
         @kept[:notes].delete(note)
-        @moves[from..] = row.zip(positions).map { |move, at| Placing.new([move], [at], range: false).moves.first }
+        laid = row.zip(positions).map { |move, at| Placing.new([move], [at], range: false).moves.first }
+        @moves[from, row.size] = laid
       end
 
       def finish

@@ -131,6 +131,7 @@ RSpec.describe Core::Movement do
       "an arm that goes left and right is no step" => ["step L, arm goes left and right", :left],
       "the rest of the count is not the rest of the cast" => ["step R, step L, clap for the rest", :left],
       "feet told after their steps" => ["three steps forward, right left right", :right],
+      "a foot that closes" => ["step R, step L, R tog 3", :right],
       "the same step the other way" => ["three step turn right, three step turn the other way", :left],
       "a leg that is named after it" => ["step R, touch L, stay on the back leg, the left one", :left],
       "a direction alone after a step is the next one" => ["L side, behind, side, touch", :left],

@@ -43,7 +43,9 @@ module Core
 
         # "left together left touch": where a side alone is a step, the next ones are, too.
         def side_steps?(step, element)
-          (step.name == "close" && %w[together tog].include?(element.word)) || (@bare && step.name == "touch")
+          return @bare && step.name == "touch" unless step.name == "close" && %w[together tog].include?(element.word)
+
+          @sides.size > 1 || @acts.any? || !following.nil? # "L tog" alone is that foot closing
         end
 
         # "R L R kick": what has the free foot comes after the steps.

@@ -109,7 +109,8 @@ module Core
           return false unless as_many_feet?(sides, move)
 
           @moves.pop([@said_last, sides.size].min)
-          @moves.concat(sides.map { |side| move.with(side:) })
+          @account.take(move.text)
+          @moves.concat(sides.map { |side| move.with(side:, text: "#{move.step} #{side == :right ? 'R' : 'L'}") })
           true
         end
 
