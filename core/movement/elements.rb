@@ -28,10 +28,6 @@ module Core
       ].to_set.freeze
       # "right knee on the floor": who kneels lies no lower.
       KNEE_DOWN = /\A(?:down )?(?:on|onto|to) (?:the )?(?:floor|ground|mat)\b/
-      # "end up", "line up": nobody gets up.
-      ENDS_UP = %w[
-        end ends ended ending finish finishes finishing wind winds line lined lining set mess speed hurry warm make
-      ].to_set.freeze
       STAGE = %w[stage upstage downstage].freeze
       GOING = %w[walk walks run runs skip skips march go exit].freeze
       STANDING_ON = %w[stand stands standing step steps climb climbs jump jumps hop hops leap].freeze
@@ -43,7 +39,7 @@ module Core
       TURNED_ROUND = (TURNED + %w[spin spins flip flips swing swings tip tips put puts]).freeze
       ROUND = (TURNED + %w[spin spins spinning pirouette pirouettes]).freeze
       NEGATIONS = %w[no not without dont never nobody].freeze
-      private_constant :FACED, :FACES, :WALLS, :FACE, :SHOULDER, :STARTS, :NEGATIONS, :ENDS_UP, :KNEE_DOWN, :STAGE,
+      private_constant :FACED, :FACES, :WALLS, :FACE, :SHOULDER, :STARTS, :NEGATIONS, :KNEE_DOWN, :STAGE,
                        :GOING, :STANDING_ON, :SEAT, :TEMPO, :ROTATED, :TURNED, :TURNED_ROUND, :ROUND
 
       # words: [String], normalised.
@@ -68,9 +64,9 @@ module Core
 
       def one(at)
         word = @words[at]
-        return Element.new(:filler, word, at, 1, word) if word == "up" && ends_up?(at)
-        return Element.new(:filler, word, at, 2, word) if @words[at, 2] == %w[carry on]
-        return Element.new(:filler, word, at, 3, word) if there_and_back?(at)
+        idle = idle_words(word, at)
+        return Element.new(:filler, word, at, idle, word) if idle
+
         return Element.new(:way, "back", at, 2, "back") if backing_up?(at)
         return Element.new(:way, "offstage", at, 2, word) if off_to?(at)
         return Element.new(:filler, word, at, 1, word) if stood_on?(at)
@@ -129,11 +125,6 @@ module Core
 
       # "back up 4 steps": backwards.
       def backing_up?(at) = @words[at, 2] == %w[back up] && @words[at + 2, 2].intersect?(%w[steps walks step for])
-
-      # "up and down": where it began.
-      def there_and_back?(at) = at.positive? && [%w[up and down], %w[down and up]].include?(@words[at, 3])
-
-      def ends_up?(at) = at.positive? && ENDS_UP.include?(@words[at - 1])
 
       def knee_before?(at) = @words[[at - 2, 0].max...at].include?("knee")
 

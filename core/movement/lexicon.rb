@@ -159,7 +159,8 @@ module Core
 
       # A note begins like this: it says how, not what.
       ADVICE = /\A(?:(?:and|but|so|then|just)\ )*(?:
-        dont|do\ not|no|not|never|keep|think|remember|feel|make\ sure|watch|careful|listen|smile|mind|try|
+        dont|do\ not|no|not|never|keep|think(?:ing)?|remember|feel(?:ing)?|make\ sure|watch|careful|
+        listen(?:ing)?|smile|mind|try|
         focus|use|relax|breathe|imagine|like|as\ if|same\ energy|with\ (?:feeling|attitude|energy)|
         nice\ and|this\ is|its|it\ is|thats|note|nb|see|lights?|music|counts?|energy|eyes|mood|feeling|
         because|careful|ask)\b/x

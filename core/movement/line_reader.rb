@@ -16,6 +16,7 @@ module Core
       SEATED = /\A\s*\(?(?:all\s|everyone\s|stay\s|still\s)?(?:(?:seated|#{CHAIR}|wheels|chair\sdance|
         (?:in|on)\s(?:your\s|ur\s|the\s|a\s)?(?:\p{L}+\s)?#{CHAIR})\s*[:,]|wheelchairs?\b|chair\susers\b|
         (?:in|from)\s(?:your|the)\s#{CHAIR}\b|
+        (?:we|you)(?:['’]?re|\sare)\s(?:all\s)?(?:sitting\s)?(?:in|on)\s(?:our|your|the)\s#{CHAIR}\b|
         (?=.*\bwheels\b))/ix
       VERSION = /\A(?:for )?(?<kind>std|standing|seated|sitting|chairs?|wheelchairs?)\b\s*:?\s*/i
       private_constant :FILLED, :DANCED, :ENDS, :FOOTED, :MEET, :FACTS, :CHAIR, :SEATED, :VERSION
@@ -48,13 +49,15 @@ module Core
         @segments = Groups.new(@tokens).segments
         @called = called(@tokens)
         @counts = Counts.new(@size, called: @called, feel: @feel, wrap: wrap(@tokens))
+        greet
         @segments.each_with_index { |segment, i| read(segment, i) }
         finish
       end
 
       private
 
-      def read(segment, _index)
+      def read(segment, index)
+        @told = index
         segment = segment.reject { |group| idle?(group) }
         @first = segment.find { |group| FILLED.include?(group.kind) }&.kind == :counts
         at = 0

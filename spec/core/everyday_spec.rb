@@ -67,6 +67,8 @@ RSpec.describe Core::Movement do
       "low with the feet wide is still low" => ["get really low, feet wide", [:low, 1]],
       "in the air all of one" => ["run L, leap R, in the air on 8", [:air, 1]],
       "heels go down and nobody with them" => ["step R, feet together, heels up 3, down 4", [:standing, 1]],
+      "what it is like nobody does" => ["step R, arms go as if you were falling", [:standing, 1]],
+      "low to high is where the arms are" => ["step R, finger clicks, low to high", [:standing, 1]],
       "who does not fall does not lie" => ["step R, nobody falls over please", [:standing, 1]]
     }.each do |name, (text, expected)|
       it "#{name}: #{text}" do
@@ -131,6 +133,11 @@ RSpec.describe Core::Movement do
       "an arm that goes left and right is no step" => ["step L, arm goes left and right", :left],
       "the rest of the count is not the rest of the cast" => ["step R, step L, clap for the rest", :left],
       "feet told after their steps" => ["three steps forward, right left right", :right],
+      "a word to begin with is no foot" => ["Right, from the top, clap clap", nil],
+      "the foot one stands on" => ["wiggle, so the left is what you stand on", :left],
+      "who sits in our chairs sits" => ["we're all in our chairs, left knee lifts", :seated],
+      "a name before what it is made of is not danced twice" => ["step kick step: step R, kick L, step L", :left],
+      "onto a foot one falls as one steps" => ["step R, fall forward onto the left", :left],
       "a foot that closes" => ["step R, step L, R tog 3", :right],
       "the same step the other way" => ["three step turn right, three step turn the other way", :left],
       "a leg that is named after it" => ["step R, touch L, stay on the back leg, the left one", :left],

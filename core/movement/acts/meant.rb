@@ -8,7 +8,8 @@ module Core
         PLACING_WORDS = %w[place places].freeze
         # Step => whether it is another one here, and which.
         WAYS = {
-          "slide" => [:leg_slides?, "lift"], "rock" => [:onto_ahead?, "step"], "pick up" => [:foot_picked?, "lift"],
+          "slide" => [:leg_slides?, "lift"], "rock" => [:onto_ahead?, "step"],
+          "fall forward" => [:onto_ahead?, "step"], "pick up" => [:foot_picked?, "lift"],
           "close" => [:knee_closes?, "kneel"], "put" => [:knee_joins?, "kneel"]
         }.freeze
         private_constant :PLACING_WORDS, :WAYS

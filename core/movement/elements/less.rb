@@ -12,9 +12,28 @@ module Core
         ASKED = %w[some with more of that the of your much].freeze
         # "the whole time", "with your whole body": nobody goes round.
         SPANS = %w[time times thing body eight line song phrase while foot way speed out weight arm arms].freeze
-        private_constant :DRAWING, :OF_PEOPLE, :PART_WAY, :ASKED, :SPANS
+        # "end up", "line up": nobody gets up.
+        ENDS_UP = %w[
+          end ends ended ending finish finishes finishing wind winds line lined lining set mess speed hurry warm make
+        ].to_set.freeze
+        # "finger clicks, low to high": where they are done.
+        LOW_TO_HIGH = [%w[low to high], %w[high to low]].freeze
+        private_constant :ENDS_UP, :LOW_TO_HIGH, :DRAWING, :OF_PEOPLE, :PART_WAY, :ASKED, :SPANS
 
         private
+
+        # How many words from here on say nothing by themselves, or nil: "end up", "carry on", "low to high".
+        def idle_words(word, at)
+          return 1 if word == "up" && ends_up?(at)
+          return 2 if @words[at, 2] == %w[carry on]
+
+          3 if there_and_back?(at) || LOW_TO_HIGH.include?(@words[at, 3])
+        end
+
+        # "up and down": where it began.
+        def there_and_back?(at) = at.positive? && [%w[up and down], %w[down and up]].include?(@words[at, 3])
+
+        def ends_up?(at) = at.positive? && ENDS_UP.include?(@words[at - 1])
 
         # "half the group", "draws a half circle", "half way down": nobody turns.
         def of_people?(word, at)

@@ -54,8 +54,14 @@ module Core
           @facts[:entry] = found.entry.merge(@facts[:entry]) unless parted?
           @facts[:exit].merge!(found.exit)
           return without_moves(group, found, positions) if found.moves.empty? || label?(group, found)
+          return aside(group) if group.label && positions.empty? && title?(found)
 
+          say_moves(group, found, positions)
+        end
+
+        def say_moves(group, found, positions)
           heard(group) { |at| !found.strange.include?(at) }
+          return aside(group) if group.label && positions.empty? && title?(found)
           return @only = found.moves.first.layer if group.label && found.moves.all? { |move| generic?(move) }
           return if found.moves.size == 1 && Bracketed.new(@moves, found).beside(open: positions.empty? && @behind)
 

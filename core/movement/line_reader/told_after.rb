@@ -13,6 +13,19 @@ module Core
 
         private
 
+        # "step pivot step: R fwd, 1/2 L, R fwd": the name of what is told step by step behind it.
+        def title?(found)
+          return false if found.moves.any?(&:side)
+
+          after = @segments[(@told + 1), 3].to_a.filter_map(&:first).select { |group| group.kind == :words }
+          after.size > 1 && after.first(2).all? { |group| told_step?(group) }
+        end
+
+        def told_step?(group)
+          words = Lexicon.words(group.words.map(&:text)).map(&:first)
+          words.intersect?(Lexicon::SIDES.keys) && words.any? { |word| !Lexicon::SIDES.key?(word) }
+        end
+
         # Whether words were only said of what was danced before them.
         def of_before?(group, positions)
           return on_other_side(group, positions) || true if side_alone?(group)

@@ -10,7 +10,8 @@ module Core
         # "right two three, left two three": a waltz, called.
         CHANT = /(?:\A|[,;]\s*|\band\s+)(?:right|left|[rl])[ -](?:two|2)[ -](?:three|3)(?=\s*(?:[,;.]|\z|\band\b))/i
         THREE = /[o2][ -](?:three|3)/i
-        private_constant :SITTING, :CHANT, :THREE
+        RIGHT = /\Aright\z/i
+        private_constant :RIGHT, :SITTING, :CHANT, :THREE
 
         private
 
@@ -42,6 +43,23 @@ module Core
 
           @account.take(words)
           (@facts[:exit][:place] = said) && ","
+        end
+
+        # "Right, from the top": no foot, where nothing of the feet follows it.
+        def greet
+          said = @segments.first&.first
+          return unless @segments.size > 1 && said&.kind == :words && said.words.map(&:text).join.match?(RIGHT)
+          return if feet_next?(@segments[1].first)
+
+          heard(said)
+          @segments.shift
+        end
+
+        def feet_next?(group)
+          return true unless group&.kind == :words
+
+          word = Lexicon.words([group.words.first.text]).first.first
+          Lexicon::SIDES.key?(word) || Lexicon::DIRECTIONS.include?(word)
         end
 
         # "5 6 … 1 2": the line is called from five.

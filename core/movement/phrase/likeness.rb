@@ -14,6 +14,7 @@ module Core
         # "arms go round like a big wheel": what it is like nobody dances.
         def unlike(folded)
           foot_itself(folded) if folded.include?("of")
+          as_if(folded) if folded.include?("as")
           return folded unless folded.include?("like")
 
           folded.join(" ").scan(LIKENESS) do
@@ -21,6 +22,12 @@ module Core
             folded.fill(nil, match.pre_match.count(" "), match[0].strip.count(" ") + 1)
           end
           folded
+        end
+
+        # "as if you were falling": to the end of what is said.
+        def as_if(folded)
+          at = folded.each_cons(2).find_index { |one, two| one == "as" && %w[if though].include?(two) } or return
+          folded.fill(nil, at)
         end
 
         # "on the ball of the left", "the toes of your right foot": that foot.

@@ -42,6 +42,8 @@ module Core
         free_foot: "(?:free|working) (?:foot|leg)(?: is)? #{DET}(?<side>right|left)",
         supporting: "(?:standing|supporting) (?:foot|leg|side) (?:which |that )?(?:is |" \
                     "being )?#{DET}(?<side>right|left)|" \
+                    "#{DET}(?<side>right|left)(?: foot| leg)? is (?:what|the one|where) (?:you|youre|we|were) " \
+                    "(?:stand|standing|are|stay)(?: on)?|" \
                     "#{DET}(?<side>right|left)(?: foot| leg)? (?:is |being |as )(?:the |your )?(?:standing|" \
                     "supporting)" \
                     "(?: foot| leg)?",
@@ -83,8 +85,8 @@ module Core
                   "(?:place|plant|put|bring|land) both\\z|" \
                   "\\A(?:and |then |with |your )*(?:both|two|2) (?:feet|legs)" \
                   "(?: (?:on the floor|together|apart|in|down|flat))*\\z|(?:with |and |bring |put |your |the )*" \
-                  "feet (?:all |nice and |really |firmly |glued |stuck |pressed |squeezed |still |close |tight |" \
-                  "tightly |right |are )*" \
+                  "(?:feet|(?<!right )(?<!left )foot(?= tog)) (?:all |nice and |really |firmly |glued |stuck |" \
+                  "pressed |squeezed |still |close |tight |tightly |right |are )*" \
                   "(?:tog|together|apart|wide|parallel|side by side|joined|shoulder width|hip width|hips?|" \
                   "shoulders?)" \
                   "(?: apart)?(?: (?:left|right)\\z)?)",
@@ -125,11 +127,12 @@ module Core
       SIGNS = {
         none: /weight/, given: /weight/, weight_open: /weight|in the/, weight: /weight/, free: /free/,
         lifted: /(?:foot|leg) .*(?:off|air|lifted|raised|hanging|hovering)/,
-        free_foot: /free|working/, supporting: /standing|supporting/, shared: /weight/, ended: /end|finish/,
+        free_foot: /free|working/, supporting: /standing|supporting|is (?:what|the one|where)/,
+        shared: /weight/, ended: /end|finish/,
         stands: /\b(?:on|onto|over) .*(?:left|right|both|it\b)/, either_foot: /\bon(?:to)? .*(?:foot|leg)/,
         lands_open: /land|finish|end|pose|hold/, lands: /land/,
         on_leg: /on /, to_foot: /to /,
-        together: /feet|both|two|2/,
+        together: /feet|foot tog|both|two|2/,
         position: /first|second|fo?u?rth|fifth|parallel|\d(?:st|nd|th)/, choice: /feet|foot|legs?\b|steps|footwork/,
         away: /back|away/, facing: /fac/, shoulder: /shoulder|(?:on|to) (?:the|your) (?:right|left)/,
         level: /seat|sit|sat|kneel|lying|laying/,
