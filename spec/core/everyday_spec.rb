@@ -138,6 +138,7 @@ RSpec.describe Core::Movement do
       "who sits in our chairs sits" => ["we're all in our chairs, left knee lifts", :seated],
       "a name before what it is made of is not danced twice" => ["step kick step: step R, kick L, step L", :left],
       "onto a foot one falls as one steps" => ["step R, fall forward onto the left", :left],
+      "once more and the last one held" => ["step R L R L, repeat but hold the last count", :right],
       "a foot that closes" => ["step R, step L, R tog 3", :right],
       "the same step the other way" => ["three step turn right, three step turn the other way", :left],
       "a leg that is named after it" => ["step R, touch L, stay on the back leg, the left one", :left],

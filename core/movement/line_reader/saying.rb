@@ -12,6 +12,7 @@ module Core
           before = @moves.size
           said = @moves.any? && Repeats.of(group.words)
           return once_more(said, group, positions) if said
+          return if @moves.any? && again_but_held?(group, positions)
           return if @moves.any? ? of_before?(group, positions) : first_there?(group, positions)
 
           speak(group, positions)

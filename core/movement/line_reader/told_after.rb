@@ -9,9 +9,21 @@ module Core
         UPPER = %i[arms head].freeze
         # What goes up and down without anybody getting up or down.
         SOFT = ["relevé", "plié", "heel drop"].freeze
-        private_constant :UPPER, :SOFT
+        HOLD_LAST = /\A(?<again>.+?)(?:\ but|\ and)?\ hold(?:ing)?\ (?:on\ )?(?:the\ |your\ )?last
+          (?:\ (?:count|one|beat|step))?\W*\z/ix
+        private_constant :UPPER, :SOFT, :HOLD_LAST
 
         private
+
+        # "repeat but hold the last count".
+        def again_but_held?(group, positions)
+          match = group.words.map(&:text).join(" ").match(HOLD_LAST) or return false
+          said = Repeats.of(group.words.first(match[:again].split.size)) or return false
+
+          once_more(said, group, positions)
+          last = @moves.last
+          @moves[-1] = Move.new(text: "hold", kind: :hold, step: "hold", at: last.at, length: last.length)
+        end
 
         # "step pivot step: R fwd, 1/2 L, R fwd": the name of what is told step by step behind it.
         def title?(found)
