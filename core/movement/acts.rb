@@ -181,9 +181,10 @@ module Core
       end
 
       def take_unknown(element)
+        return if before&.kind == :no # "feet don't move": nobody moves
+
         return put_unknown(element) if @sides.one? && does?(element)
         return current.unknown += [element.word] if current && !@joined
-
         return start(element, layer: :arms) if carries_on?
 
         start(element, step: nil, unknown: [element.word])

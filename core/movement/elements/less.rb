@@ -18,14 +18,20 @@ module Core
         ].to_set.freeze
         # "finger clicks, low to high": where they are done.
         LOW_TO_HIGH = [%w[low to high], %w[high to low]].freeze
-        private_constant :ENDS_UP, :LOW_TO_HIGH, :DRAWING, :OF_PEOPLE, :PART_WAY, :ASKED, :SPANS
+        COMES = %w[come comes coming].freeze
+        # A word that was said of the body already is left out.
+        COMES_TO = /\A(?:back )?(?:to|into|onto) (?:(?:face|standing|sitting|lying|centre|center|neutral)\b|\s*\z)/
+        LEAVES = %w[leave leaves leaving].freeze
+        private_constant :COMES, :COMES_TO, :LEAVES, :ENDS_UP, :LOW_TO_HIGH, :DRAWING, :OF_PEOPLE, :PART_WAY, :ASKED,
+                         :SPANS
 
         private
 
         # How many words from here on say nothing by themselves, or nil: "end up", "carry on", "low to high".
         def idle_words(word, at)
           return 1 if word == "up" && ends_up?(at)
-          return 2 if @words[at, 2] == %w[carry on]
+          return 1 if comes_to?(word, at) || leaves_part?(word, at)
+          return 2 if [%w[carry on], %w[leave it], %w[leaves it]].include?(@words[at, 2])
 
           3 if there_and_back?(at) || LOW_TO_HIGH.include?(@words[at, 3])
         end
@@ -34,6 +40,16 @@ module Core
         def there_and_back?(at) = at.positive? && [%w[up and down], %w[down and up]].include?(@words[at, 3])
 
         def ends_up?(at) = at.positive? && ENDS_UP.include?(@words[at - 1])
+
+        # "come to kneeling", "come back to face us": what comes of it is said.
+        def comes_to?(word, at) = COMES.include?(word) && @words[at + 1, 3].join(" ").match?(COMES_TO)
+
+        # "leave the right leg up": it stays where it is said to be.
+        def leaves_part?(word, at)
+          LEAVES.include?(word) && @words[at + 1, 3].compact.any? do |each|
+            Lexicon::FEET.include?(each) || Lexicon::PARTS.key?(each)
+          end
+        end
 
         # "half the group", "draws a half circle", "half way down": nobody turns.
         def of_people?(word, at)

@@ -6,7 +6,7 @@ module Core
   module Movement
     module Lexicon
       # What teachers say beside the steps: to whom, how it feels, what it is like, when. None of it moves a foot, gets
-      # anybody up or down or turns them; a word that may do so does not belong here.
+      # anybody up or down or turns them; a word that may do so does not belong here ("move", "dance", "crab").
       module Remarks
         # Verbs of the mind, of the voice and of the face.
         MIND = %w[
@@ -21,10 +21,9 @@ module Core
           yell yells shush shh shhh shhhh chant chants pray rush rushes rushing rushed hurry hurries
           hurried panic burn burns hurt hurts help helps helping cheat cheating bother fuss fussing keep
           keeps keeping kept stays called call calls happen happens happened seem seems sounds sound
-          sounding obviously exaggerate overdo relax relaxing mark marking dance dances dancing danced
-          choreograph choreographed allowed supposed suppose guess reckon owes wants wanted needed
-          gotten been gone lots plenty prep prepare prepares preparing come comes coming limp leave
-          leaves leaving
+          sounding obviously exaggerate overdo relax relaxing mark marking choreograph choreographed
+          allowed supposed suppose guess reckon owes wants wanted needed gotten been lots plenty prep
+          prepare prepares preparing limp
         ].freeze
 
         # Who: children are often somebody else for a moment.
@@ -35,23 +34,22 @@ module Core
           princesses pirate pirates soldier soldiers robot robots ghost ghosts witch witches zombie
           zombies monster monsters clown clowns ninja ninjas superhero heroes fairy fairies giant giants
           animal animals cat cats dog dogs bunny bunnies rabbit rabbits bird birds pony ponies horse
-          horses tiger tigers lion lions frog frogs snake snakes butterfly butterflies bear bears mouse
-          mice elephant elephants duck ducks chicken chickens fish dragon dragons penguin penguins
-          dinosaur dinosaurs crab crabs spider spiders kangaroo flamingo flamingos statue statues crowdy
+          horses tiger tigers lion lions butterfly butterflies mouse mice elephant elephants chicken
+          chickens dragon dragons penguin penguins dinosaur dinosaurs flamingo flamingos statue statues
+          crowdy
         ].freeze
 
         # Things that are only thought of or named.
         THINGS = %w[
           string strings puppet puppets tightrope rope bridge river sea ocean sand snow rain wind cloud
           clouds sky stars moon sun sunshine flower flowers petals seed seeds tree trees branch branches
-          leaf leaves grass jungle mountain honey butter syrup treacle mud glue water bubble bubbles
-          balloon balloons ball balls wheel clock train trains car cars boat boats bus fire flame flames
-          candle ice lolly sweets cake tea coffee pizza photo photos photograph picture pictures camera
-          film movie tv screen phone letter book story poem song songs verse chorus melody rhythm drum
-          drums bass piano guitar violin trumpet horn horns singer vocals lyric lyrics intro outro break
-          accent accents tempo bar bars phrase phrases word words name names idea ideas feeling feelings
-          moment moments second seconds minute minutes hour day days week weeks year years night morning
-          metre
+          leaf grass jungle mountain honey butter syrup treacle mud glue water bubble bubbles balloon
+          balloons ball balls wheel clock train trains car cars boat boats bus fire flame flames candle
+          ice lolly sweets cake tea coffee pizza photo photos photograph picture pictures camera film
+          movie tv screen phone letter book story poem song songs verse chorus melody rhythm drum drums
+          bass piano guitar violin trumpet horn horns singer vocals lyric lyrics intro outro accent
+          accents tempo bar bars phrase phrases word words name names idea ideas feeling feelings moment
+          moments second seconds minute minutes hour day days week weeks year years night morning metre
         ].freeze
 
         # More of them, and what music, costume and lesson have.
@@ -62,11 +60,10 @@ module Core
           hairspray ponytail bun glasses sleeve sleeves pocket pockets attitude personality character
           style flavour swag sass drama power strength confidence magic fun joy love sadness anger fear
           secret surprise joke jokes mistake mistakes trick tricks problem problems chance choice reason
-          rule rules sake order version move moves movement movements combo combination bit bits part
-          parts section sections piece pieces thing things stuff job work ones rest ending sort kind
-          type kinds lot lots couple few number numbers bedtime trolley shelf supermarket library museum
-          beach pool playground wobble wobbles wobbling muscle muscles rainbow rainbows windscreen
-          wipers
+          rule rules sake order version combo combination bit bits part parts section sections piece
+          pieces thing things stuff work ones rest ending sort kind type kinds lot lots couple few
+          number numbers bedtime trolley shelf supermarket library museum beach pool playground muscle
+          muscles rainbow rainbows windscreen wipers
         ].freeze
 
         # Nouns that name no movement, even alone.
@@ -74,10 +71,10 @@ module Core
           moment moments second seconds minute minutes hour day days week weeks year years night morning
           sake reason joke jokes chance choice attitude personality character style flavour swag sass
           drama power strength confidence magic fun joy love sadness anger fear feeling feelings rest
-          ones tempo accent accents space spaces kind type kinds sort lot lots couple few job stuff
-          metre metres meter meters inch inches cm miles mile gap gaps strings string bass drums drum
-          piano guitar violin trumpet horn horns lyric lyrics camera music beat light lights sun moon
-          stars sky everyone darling dear sir miss folks people person
+          ones tempo accent accents space spaces kind type kinds sort lot lots couple few stuff metre
+          metres meter meters inch inches cm miles mile gap gaps strings string bass drums drum piano
+          guitar violin trumpet horn horns lyric lyrics camera music beat light lights sun moon stars
+          sky everyone darling dear sir miss folks people person
         ].freeze
 
         # How: adjectives and adverbs without an ending that tells them.
@@ -125,8 +122,8 @@ module Core
           unless whether if as per via than toward us our ours mine yours hers theirs myself yourself
           yourselves himself herself itself themselves ourselves such till until unto during within
           without among amongst about above below against according despite including regardless unlike
-          upon versus goes went came got has had have did does doing done make makes making made let
-          lets letting give gives giving gave use uses using used need needs work works working worked
+          upon versus goes came got has had have did does doing done make makes making made let lets
+          letting give gives giving gave use uses using used need needs work works working worked
         ].freeze
 
         WORDS = (MIND + PEOPLE + THINGS + PLACES + HOW + HOW_MORE + SPEECH).to_set.freeze
