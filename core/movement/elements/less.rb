@@ -19,8 +19,7 @@ module Core
         # "finger clicks, low to high": where they are done.
         LOW_TO_HIGH = [%w[low to high], %w[high to low]].freeze
         COMES = %w[come comes coming].freeze
-        # A word that was said of the body already is left out.
-        COMES_TO = /\A(?:back )?(?:to|into|onto) (?:(?:face|standing|sitting|lying|centre|center|neutral)\b|\s*\z)/
+        COMES_TO = /\A(?:back )?(?:to|into|onto) (?:face|kneeling|standing|sitting|lying|centre|center|neutral)\b/
         LEAVES = %w[leave leaves leaving].freeze
         private_constant :COMES, :COMES_TO, :LEAVES, :ENDS_UP, :LOW_TO_HIGH, :DRAWING, :OF_PEOPLE, :PART_WAY, :ASKED,
                          :SPANS

@@ -116,7 +116,7 @@ module Core
                 "facing)(?: to)? " \
                 "(?:dead |straight |the |your |to |towards |square |out |round |at |their |our )*(?<to>#{FACES})",
         kept: "(?:keep|keeps|keeping|stay|stays|still|remain) facing (?:it|there|that way|the same way|this way)",
-        level: "(?<!tap )" \
+        level: "(?<!tap )(?!(?<=\\bto )kneeling)" \
                "(?<lead>(?:still |stay |stays |staying |from |start |starting |starts |begin |remain |all |" \
                "again )*)" \
                "(?<how>seated|sitting|sat|kneeling|lying|laying)(?! march| tap| into| back into)(?: down)?" \
