@@ -69,6 +69,8 @@ RSpec.describe Core::Movement do
       "heels go down and nobody with them" => ["step R, feet together, heels up 3, down 4", [:standing, 1]],
       "what it is like nobody does" => ["step R, arms go as if you were falling", [:standing, 1]],
       "low to high is where the arms are" => ["step R, finger clicks, low to high", [:standing, 1]],
+      "what is let go falls" => ["step R, reach for the stars, and let it drop", [:standing, 1]],
+      "who lets themselves fall lies" => ["step R, let yourself fall to the floor", [:floor, 1]],
       "who does not fall does not lie" => ["step R, nobody falls over please", [:standing, 1]]
     }.each do |name, (text, expected)|
       it "#{name}: #{text}" do

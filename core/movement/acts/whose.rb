@@ -13,11 +13,11 @@ module Core
 
         # "arms up 1, down 2", "let them fall": said right after what the arms did.
         def theirs?(step)
-          return true if current.nil? && @elements.first(3).any? { |each| each.word == "let" }
+          return true if current.nil? && let_go?
           return false unless %i[upper soft].include?(@after) && current.nil?
           return true if %i[standing low].include?(step.level) && alone?
 
-          @after == :upper && @elements.any? { |each| %w[them both let].include?(each.word) }
+          @after == :upper && @elements.any? { |each| %w[them both].include?(each.word) }
         end
 
         # Whether nothing else is said than this step.
@@ -96,6 +96,11 @@ module Core
 
           act.layer = element.value
           act.step = nil
+        end
+
+        # "and let it drop": what was held up; who lets themselves fall is another matter.
+        def let_go?
+          @elements.first(4).each_cons(2).any? { |one, two| one.word == "let" && %w[it them].include?(two.word) }
         end
 
         # "arms float up, and float down": what the arms began they go on with.

@@ -13,7 +13,8 @@ module Core
                  "younger|new|centre|center|middle|outside|inside|end) ones"
         PARTS = "(?:front|back|middle|first|second|third|1st|2nd|3rd|last|left|right|outside|inside|other|top|" \
                 "bottom) " \
-                "(?:row|line|half|group|circle|people)s?|(?-i:A)['’]?s|a['’]s|b['’]?s|[ab](?= (?:step|go|hold))|" \
+                "(?:row|line|half|group|circle|people)s?|" \
+                "(?-i:A)['’]?s|a['’]s|b['’]?s|[ab](?= (?:step|go|hold))|" \
                 "(?:group|team|partner|line|row|couple|number)s? (?:one|two|three|four|[1-4a-d])|" \
                 "half(?= (?:of|the|you|go|stay|hold|step|up|down|kneel|stand|sit|are|on|do)\\b)"
         OTHERS = "(?<!for )(?<!hold )(?<!do )(?<!through )the rest" \

@@ -62,7 +62,6 @@ module Core
 
         def say_moves(group, found, positions)
           heard(group) { |at| !found.strange.include?(at) }
-          return aside(group) if group.label && positions.empty? && title?(found)
           return @only = found.moves.first.layer if group.label && found.moves.all? { |move| generic?(move) }
           return if found.moves.size == 1 && Bracketed.new(@moves, found).beside(open: positions.empty? && @behind)
 
