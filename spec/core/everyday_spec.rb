@@ -83,6 +83,12 @@ RSpec.describe Core::Movement do
       expect(["roll", "dive 1", "melt 3"].map { |text| ending(text).level.source }.uniq).to eq [:supposed]
     end
 
+    it "claims nothing behind a thing that is done or has counts of its own" do
+      texts = ["step R, do the robot across 3-6", "step R, pirate business 3-6", "step R, work the floor 3-6"]
+      expect(texts.map { |text| ending(text).weight.source }.uniq).to eq [:supposed]
+      expect(ending("step R, think of pirates 3-6").weight.source).to eq :derived
+    end
+
     it "takes the lion, the floor bit and the usual ending for something danced that nobody knows" do
       texts = ["the lion x2", "the floor bit", "usual ending"]
       kinds = texts.map { |text| described_class::Reader.new.read(text).first.moves.first.kind }

@@ -61,7 +61,7 @@ module Core
           style flavour swag sass drama power strength confidence magic fun joy love sadness anger fear
           secret surprise joke jokes mistake mistakes trick tricks problem problems chance choice reason
           rule rules sake order version combo combination bit bits part parts section sections piece
-          pieces thing things stuff work ones rest ending sort kind type kinds lot lots couple few
+          pieces thing things stuff ones rest ending sort kind type kinds lot lots couple few
           number numbers bedtime trolley shelf supermarket library museum beach pool playground muscle
           muscles rainbow rainbows windscreen wipers
         ].freeze
@@ -123,7 +123,7 @@ module Core
           yourselves himself herself itself themselves ourselves such till until unto during within
           without among amongst about above below against according despite including regardless unlike
           upon versus goes came got has had have did does doing done make makes making made let lets
-          letting give gives giving gave use uses using used need needs work works working worked
+          letting give gives giving gave use uses using used need needs
         ].freeze
 
         WORDS = (MIND + PEOPLE + THINGS + PLACES + HOW + HOW_MORE + SPEECH).to_set.freeze
@@ -134,7 +134,9 @@ module Core
         ENDINGS = /\A(?:[a-z]{3,}(?:ly|ness|ful|less|ish|able|ible|dom|hood|wise)|\d+(?:st|nd|rd|th))\z/
         # What ends so and is danced all the same.
         DANCED = %w[clockwise anticlockwise counterclockwise assembly fly belly butterfly jelly].to_set.freeze
-        private_constant :MIND, :PEOPLE, :THINGS, :PLACES, :ABSTRACT, :HOW, :HOW_MORE, :SPEECH, :ENDINGS, :DANCED,
+        ALIKE = /\b(?:like|as if|as though|pretend\w*|imagin\w+)\b/
+        private_constant :ALIKE, :MIND, :PEOPLE, :THINGS, :PLACES, :ABSTRACT, :HOW, :HOW_MORE, :SPEECH,
+                         :ENDINGS, :DANCED,
                          :NAMES, :LITTLE
 
         # Whether a word, as it is read, is of this kind.
@@ -146,6 +148,13 @@ module Core
         def self.name?(words)
           *before, last = words
           NAMES.include?(last) && before.size < 3 && before.all? { |word| LITTLE.include?(word) || !small?(word) }
+        end
+
+        # Whether words laid on counts of their own name something: "do the robot", "pirate business 5-8"; not what is
+        # thought of or only alike.
+        def self.danced?(words)
+          text = words.join(" ")
+          words.any? { |word| NAMES.include?(word) } && !text.match?(Lexicon::ADVICE) && !text.match?(ALIKE)
         end
 
         def self.small?(word) = Lexicon::SMALL.include?(word)

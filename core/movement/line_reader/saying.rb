@@ -69,6 +69,7 @@ module Core
         end
 
         def without_moves(group, found, positions)
+          return named_thing(group, positions) if named_thing?(group, found, positions)
           return aside(group) unless without_moves?(group, found, positions)
 
           stated = found.lead || found.entry.any? || found.exit.any?

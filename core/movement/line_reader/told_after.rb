@@ -11,9 +11,22 @@ module Core
         SOFT = ["relevé", "plié", "heel drop"].freeze
         HOLD_LAST = /\A(?<again>.+?)(?:\ but|\ and)?\ hold(?:ing)?\ (?:on\ )?(?:the\ |your\ )?last
           (?:\ (?:count|one|beat|step))?\W*\z/ix
-        private_constant :UPPER, :SOFT, :HOLD_LAST
+        DOING = %w[do does doing].freeze
+        private_constant :DOING, :UPPER, :SOFT, :HOLD_LAST
 
         private
+
+        # "do the robot", "pirate business 5-8": words of a thing that has counts of its own, or is done.
+        def named_thing?(group, found, positions)
+          return false if found.lead || found.entry.any? || found.exit.any?
+
+          words = Lexicon.words(group.words.map(&:text)).map(&:first)
+          (positions.any? || words.intersect?(DOING)) && Lexicon::Remarks.danced?(words)
+        end
+
+        def named_thing(group, positions)
+          put([Move.new(text: group.words.map(&:text).join(" "), kind: :unknown)], positions)
+        end
 
         # "repeat but hold the last count".
         def again_but_held?(group, positions)
