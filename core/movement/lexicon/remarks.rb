@@ -136,8 +136,7 @@ module Core
         DANCED = %w[clockwise anticlockwise counterclockwise assembly fly belly butterfly jelly].to_set.freeze
         ALIKE = /\b(?:like|as if|as though|pretend\w*|imagin\w+)\b/
         private_constant :ALIKE, :MIND, :PEOPLE, :THINGS, :PLACES, :ABSTRACT, :HOW, :HOW_MORE, :SPEECH,
-                         :ENDINGS, :DANCED,
-                         :NAMES, :LITTLE
+                         :ENDINGS, :DANCED, :NAMES, :LITTLE
 
         # Whether a word, as it is read, is of this kind.
         def self.include?(word)
